@@ -1,0 +1,99 @@
+import compress from '@fastify/compress';
+import helmet from '@fastify/helmet';
+import swagger from '@fastify/swagger';
+import { Health } from '@yellow-cell/contract';
+import { fastify } from 'fastify';
+import { jsonSchemaTransform, type ZodTypeProvider } from 'fastify-type-provider-zod';
+import { sql } from 'kysely';
+import { fail, handleError } from './http/errors.ts';
+import { security } from './http/security.ts';
+import { validate } from './http/validation.ts';
+import { serveWeb } from './http/web.ts';
+import { computeRoutes } from './routes/compute.ts';
+import { designRoutes } from './routes/designs.ts';
+import { eventRoutes } from './routes/events.ts';
+import { reportRoutes } from './routes/reports.ts';
+import { sessionRoutes } from './routes/session.ts';
+import { yardRoutes } from './routes/yards.ts';
+import type { Context } from './services/context.ts';
+import type { Database } from './store/database.ts';
+import { migrationLevel } from './store/migrate.ts';
+
+export interface AppOptions {
+  database: Database;
+  webDir?: string | undefined;
+  logLevel?: string;
+  /** Set once the database is migrated and loaded. */
+  ready: { context?: Context };
+}
+
+const BODY_BYTES = 2 * 1024 * 1024;
+/** Fast enough to compress as it is sent, and still close to the best. */
+const BROTLI_QUALITY = 5;
+
+class NotReady extends Error {}
+
+export async function buildApp({ database, webDir, logLevel = 'silent', ready }: AppOptions) {
+  const app = fastify({
+    logger: { level: logLevel },
+    bodyLimit: BODY_BYTES,
+    forceCloseConnections: 'idle',
+  }).withTypeProvider<ZodTypeProvider>();
+  app.setValidatorCompiler(validate as never);
+  // Answers are typed where they are made; checking them again would only cost time.
+  app.setSerializerCompiler(() => JSON.stringify);
+  app.setErrorHandler((error, request, reply) =>
+    error instanceof NotReady
+      ? fail(reply, 'notReady', error.message)
+      : handleError(error as never, request, reply),
+  );
+  await app.register(helmet, security);
+  await app.register(compress, { threshold: 1_024, brotliOptions: { params: { 1: BROTLI_QUALITY } } });
+  await app.register(swagger, {
+    openapi: {
+      info: {
+        title: 'Yellow Cell',
+        version: '0.1.0',
+        description: 'The workbench and the memory of a queen breeder.',
+      },
+    },
+    transform: jsonSchemaTransform,
+  });
+  const context = () => {
+    if (!ready.context) throw new NotReady('The database is being prepared; try again in a moment.');
+    return ready.context;
+  };
+  app.get(
+    '/api/health',
+    { schema: { summary: 'Whether all is up', response: { 200: Health, 503: Health } } },
+    async (_, reply) => {
+      const health = await healthOf(database, ready);
+      return reply.status(health.database === 'up' && health.loaded ? 200 : 503).send(health);
+    },
+  );
+  await app.register(
+    async (api) => {
+      await api.register(computeRoutes);
+      for (const routes of [sessionRoutes, designRoutes, yardRoutes, eventRoutes, reportRoutes])
+        await api.register(routes, { context });
+      api.get('/openapi.json', { schema: { hide: true } }, () => app.swagger());
+    },
+    { prefix: '/api' },
+  );
+  await serveWeb(app as never, webDir);
+  return app;
+}
+
+async function healthOf(database: Database, ready: AppOptions['ready']): Promise<Health> {
+  try {
+    await sql`select 1`.execute(database);
+    return {
+      process: 'up',
+      database: 'up',
+      migration: await migrationLevel(database),
+      loaded: ready.context !== undefined,
+    };
+  } catch {
+    return { process: 'up', database: 'down', migration: null, loaded: ready.context !== undefined };
+  }
+}

@@ -1,0 +1,25 @@
+import type { FastifyHelmetOptions } from '@fastify/helmet';
+
+/** Everything comes from here and nothing else; inline styles are what the interface's positioned parts need. */
+export const security: FastifyHelmetOptions = {
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      'default-src': ["'self'"],
+      'script-src': ["'self'"],
+      'worker-src': ["'self'"],
+      'style-src': ["'self'", "'unsafe-inline'"],
+      'img-src': ["'self'", 'data:', 'blob:'],
+      'font-src': ["'self'"],
+      'connect-src': ["'self'"],
+      'object-src': ["'none'"],
+      'base-uri': ["'none'"],
+      'form-action': ["'self'"],
+      'frame-ancestors': ["'none'"],
+    },
+  },
+  // The default serves plain HTTP on loopback; whoever puts it behind HTTPS sets this there.
+  strictTransportSecurity: false,
+  crossOriginEmbedderPolicy: false,
+  referrerPolicy: { policy: 'no-referrer' },
+};

@@ -1,0 +1,31 @@
+import { buildApp } from './app.ts';
+import { readConfig } from './config.ts';
+import { prepare } from './prepare.ts';
+import { realClock } from './services/clock.ts';
+import { openDatabase } from './store/database.ts';
+
+const config = readConfig(process.env);
+const ready: Parameters<typeof buildApp>[0]['ready'] = {};
+const database = openDatabase(config.databaseUrl, (error) =>
+  app.log.warn({ err: error }, 'idle database connection lost'),
+);
+const app = await buildApp({ database, webDir: config.webDir, logLevel: config.logLevel, ready });
+
+let stopping = false;
+async function stop(exitCode: number): Promise<void> {
+  if (stopping) return;
+  stopping = true;
+  await app.close();
+  await database.destroy();
+  process.exit(exitCode);
+}
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => void stop(0));
+
+try {
+  await app.listen({ host: config.host, port: config.port });
+  ready.context = await prepare(database, realClock(config.today), config.empty);
+  app.log.info('ready');
+} catch (error) {
+  app.log.fatal({ err: error }, 'could not start');
+  await stop(1);
+}

@@ -1,0 +1,78 @@
+import { createDemo, DEMO_BREEDER, demoBreederName, demoPerson } from '@yellow-cell/demo';
+import { breederClock, demoAnchor } from './services/clock.ts';
+import { type Context, contextOf } from './services/context.ts';
+import { createDesign } from './services/designs.ts';
+import { logEntries } from './services/logEntries.ts';
+import { createYard } from './services/yards.ts';
+import { addBreeder, type BreederRow, findBreeder, markLoaded } from './store/breeders.ts';
+import { asBreeder, type Database } from './store/database.ts';
+import { migrate } from './store/migrate.ts';
+
+/** The breeder of a database that was started empty. */
+const HOME_BREEDER = 'a0000000-0000-4000-8000-000000000001';
+const EMPTY_SETTINGS = { person: 'Breeder', units: 'mm', constants: {} } as const;
+const BATCH = 1_000;
+
+/** Migrates, finds whose database it is, and loads the demo into a new one unless it shall stay empty. */
+export async function prepare(database: Database, real: () => Date, empty: boolean): Promise<Context> {
+  await migrate(database);
+  const demo = await breederOf(database, DEMO_BREEDER);
+  if (demo) return demoContext(database, demo, real);
+  if (empty || (await breederOf(database, HOME_BREEDER))) return homeContext(database, real);
+  const now = real().toISOString();
+  const fresh: BreederRow = {
+    breeder_id: DEMO_BREEDER,
+    name: demoBreederName,
+    demo_anchor: demoAnchor(now),
+    demo_loaded_at: now,
+    loaded: false,
+    settings: { ...EMPTY_SETTINGS, person: demoPerson },
+    settings_version: 1,
+  };
+  await asBreeder(database, DEMO_BREEDER, (store) => addBreeder(store, fresh));
+  return demoContext(database, fresh, real);
+}
+
+function breederOf(database: Database, id: string): Promise<BreederRow | undefined> {
+  return asBreeder(database, id, findBreeder);
+}
+
+async function homeContext(database: Database, real: () => Date): Promise<Context> {
+  const context = contextOf(database, HOME_BREEDER, breederClock(real));
+  await context.within((store) =>
+    addBreeder(store, {
+      breeder_id: HOME_BREEDER,
+      name: 'My yards',
+      demo_anchor: null,
+      demo_loaded_at: null,
+      loaded: true,
+      settings: EMPTY_SETTINGS,
+      settings_version: 1,
+    }),
+  );
+  return context;
+}
+
+/** A demo half loaded by a process that was stopped is loaded to its end: its ids are always the same, and repeats change nothing. */
+async function demoContext(
+  database: Database,
+  { demo_anchor, demo_loaded_at, loaded }: BreederRow,
+  real: () => Date,
+): Promise<Context> {
+  const anchor = demo_anchor ?? real().toISOString();
+  const context = contextOf(
+    database,
+    DEMO_BREEDER,
+    breederClock(real, { anchor, loadedAt: demo_loaded_at ?? anchor }),
+  );
+  if (!loaded) await loadDemo(context, anchor);
+  return context;
+}
+
+async function loadDemo(context: Context, anchor: string): Promise<void> {
+  const { yards, designs, entries } = createDemo(anchor);
+  for (const yard of yards) await createYard(context, yard);
+  for (const design of designs) await createDesign(context, design);
+  for (let at = 0; at < entries.length; at += BATCH) await logEntries(context, entries.slice(at, at + BATCH));
+  await context.within(markLoaded);
+}

@@ -1,0 +1,46 @@
+import { CalendarDate, Id, TakeReport, TakesBy, YearRibbon } from '@yellow-cell/contract';
+import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import { NotFound } from '../services/conflict.ts';
+import { takeReport } from '../services/takes.ts';
+import { seasonBetween } from '../store/season.ts';
+import { findYard } from '../store/yards.ts';
+import type { RouteOptions } from './options.ts';
+
+export const reportRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { context }) => {
+  app.get(
+    '/takes',
+    {
+      schema: {
+        tags: ['ledger'],
+        summary: 'Take rates with their intervals',
+        querystring: z.object({ by: TakesBy.default('design'), on: CalendarDate }),
+        response: { 200: TakeReport },
+      },
+    },
+    ({ query: { by, on } }) => takeReport(context(), by, on),
+  );
+  app.get(
+    '/years/:year',
+    {
+      schema: {
+        tags: ['ribbon'],
+        summary: 'What the ribbon shows of a year at a yard',
+        params: z.object({ year: z.string().regex(/^\d{4}$/, 'A year has four digits.') }),
+        querystring: z.object({ yard: Id }),
+        response: { 200: YearRibbon },
+      },
+    },
+    ({ params: { year }, query: { yard } }) =>
+      context().within(async (store) => {
+        const place = await findYard(store, yard);
+        if (!place) throw new NotFound('There is no such yard.');
+        const { latitude_deg, longitude_deg } = place;
+        return {
+          latitude_deg,
+          longitude_deg,
+          ...(await seasonBetween(store, yard, `${year}-01-01`, `${year}-12-31`)),
+        };
+      }),
+  );
+};

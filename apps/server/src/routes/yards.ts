@@ -1,0 +1,79 @@
+import { BoxPage, ChangedYard, Id, NewYard, Yard, YardLog } from '@yellow-cell/contract';
+import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import { yardLog } from '../services/yardLog.ts';
+import { changeYard, createYard } from '../services/yards.ts';
+import { boxPage } from '../store/boxes.ts';
+import { listYards } from '../store/yards.ts';
+import type { RouteOptions } from './options.ts';
+
+const tags = ['yards'];
+const params = z.object({ id: Id });
+const page = {
+  after: z
+    .string()
+    .max(200)
+    .regex(/^[^~]*~[0-9a-fA-F-]{36}$/, 'A page key is the `next` of the page before.')
+    .optional(),
+  limit: z.coerce.number().int().min(1).max(200).default(100),
+};
+
+export const yardRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { context }) => {
+  app.get('/yards', { schema: { tags, summary: 'All yards', response: { 200: z.array(Yard) } } }, () =>
+    context().within(listYards),
+  );
+  app.post(
+    '/yards',
+    { schema: { tags, summary: 'Add a yard', body: NewYard, response: { 200: z.array(Yard) } } },
+    ({ body }) => createYard(context(), body),
+  );
+  app.put(
+    '/yards/:id',
+    {
+      schema: { tags, summary: 'Change a yard', params, body: ChangedYard, response: { 200: z.array(Yard) } },
+    },
+    ({ params: { id }, body }) => changeYard(context(), id, body),
+  );
+  app.get(
+    '/yards/:id/boxes',
+    {
+      schema: {
+        tags,
+        summary: 'A page of the yard list, as things stand',
+        params,
+        querystring: z.object(page),
+        response: { 200: BoxPage },
+      },
+    },
+    ({ params: { id }, query }) =>
+      context().within((store) => boxPage(store, { yard: id, ...pageOf(query) })),
+  );
+  app.get(
+    '/yards/:id/log',
+    {
+      schema: {
+        tags,
+        summary: 'The story of a page of boxes, to fold at any date',
+        params,
+        querystring: z.object(page),
+        response: { 200: YardLog },
+      },
+    },
+    ({ params: { id }, query: { after, limit } }) => yardLog(context(), id, after, limit),
+  );
+  app.get(
+    '/boxes',
+    {
+      schema: {
+        tags,
+        summary: 'Find boxes by label',
+        querystring: z.object({ ...page, find: z.string().max(40) }),
+        response: { 200: BoxPage },
+      },
+    },
+    ({ query }) => context().within((store) => boxPage(store, { find: query.find, ...pageOf(query) })),
+  );
+};
+
+const pageOf = ({ after, limit }: { after?: string | undefined; limit: number }) =>
+  after === undefined ? { limit } : { after, limit };

@@ -1,0 +1,13 @@
+import { asBreeder, type Database, type Store } from '../store/database.ts';
+import type { Clock } from './clock.ts';
+
+/** What every service works with: the database as one breeder sees it, and that breeder's clock. */
+export interface Context {
+  breeder: string;
+  clock: Clock;
+  within<T>(work: (store: Store) => Promise<T>): Promise<T>;
+}
+
+export function contextOf(database: Database, breeder: string, clock: Clock): Context {
+  return { breeder, clock, within: (work) => asBreeder(database, breeder, work) };
+}

@@ -1,0 +1,126 @@
+import type { Entry, LogEvent, PostedEntries, Problem, Subject } from '@yellow-cell/contract';
+import { byOccurrence, futureProblem, ProblemsError, subjectsOf } from '@yellow-cell/core';
+import type { Store } from '../store/database.ts';
+import { appendEvents, findEvents, lockLog, saysTheSame } from '../store/events.ts';
+import type { Context } from './context.ts';
+import { refresh } from './refresh.ts';
+import type { Touched } from './story.ts';
+
+/**
+ * Appends entries and brings the read tables up to them, all or nothing. A live entry that cannot be is
+ * refused with its sentence; a synced one is kept and left to settle. An id seen before changes nothing.
+ */
+export async function logEntries(
+  context: Context,
+  entries: readonly Entry[],
+  synced = false,
+): Promise<PostedEntries> {
+  return context.within(async (store) => {
+    await lockLog(store);
+    const stored = new Map(
+      (
+        await findEvents(
+          store,
+          entries.map(({ id }) => id),
+        )
+      ).map((event) => [event.id, event]),
+    );
+    refuseReused(entries, stored);
+    const fresh = firstOfEach(entries.filter(({ id }) => !stored.has(id)));
+    const now = context.clock.now();
+    if (!synced) refuseFuture(entries, fresh, now);
+    const events = await asEvents(store, context.breeder, fresh, now);
+    await appendEvents(store, events);
+    const toSettle = await refreshFor(store, context.breeder, events);
+    if (!synced) refuseImpossible(entries, toSettle);
+    return {
+      stored: events.map(({ id }) => id),
+      repeated: entries.filter(({ id }) => stored.has(id)).map(({ id }) => id),
+      toSettle,
+    };
+  });
+}
+
+function refuseReused(entries: readonly Entry[], stored: ReadonlyMap<string, LogEvent>): void {
+  refuseWhere(entries, (entry) => {
+    const before = stored.get(entry.id);
+    return before && !saysTheSame(entry, before) ? 'This id was already used for another entry.' : undefined;
+  });
+}
+
+function refuseFuture(entries: readonly Entry[], fresh: readonly Entry[], now: string): void {
+  refuseWhere(entries, (entry) => (fresh.includes(entry) ? futureProblem(entry, now) : undefined));
+}
+
+function refuseImpossible(entries: readonly Entry[], toSettle: PostedEntries['toSettle']): void {
+  refuseWhere(entries, ({ id }) => toSettle.find((each) => each.id === id)?.sentence);
+}
+
+function refuseWhere(entries: readonly Entry[], sentenceFor: (entry: Entry) => string | undefined): void {
+  const problems = entries.flatMap((entry, index): Problem[] => {
+    const sentence = sentenceFor(entry);
+    return sentence === undefined ? [] : [{ path: `entries.${index}`, value: entry.id, sentence }];
+  });
+  if (problems.length > 0) throw new ProblemsError(problems);
+}
+
+const firstOfEach = (entries: readonly Entry[]): Entry[] =>
+  [...new Map([...entries].reverse().map((entry) => [entry.id, entry])).values()].reverse();
+
+/** Entries as they will stand in the log. A correction is also about whatever it corrects, so that both are found together. */
+async function asEvents(
+  store: Store,
+  breeder: string,
+  entries: readonly Entry[],
+  recordedAt: string,
+): Promise<LogEvent[]> {
+  const correctedIds = entries.flatMap(({ corrects }) => corrects ?? []);
+  const corrected = new Map(
+    (await findEvents(store, correctedIds)).map((event) => [event.id, event.subjects]),
+  );
+  const events: LogEvent[] = [];
+  entries.forEach((entry, index) => {
+    const also = entry.corrects === undefined ? [] : corrected.get(entry.corrects);
+    if (!also)
+      throw new ProblemsError([
+        {
+          path: `entries.${index}.corrects`,
+          value: entry.corrects,
+          sentence: 'The entry to correct does not exist.',
+        },
+      ]);
+    const event = { ...entry, breeder, recordedAt, subjects: distinct([...subjectsOf(entry), ...also]) };
+    events.push(event);
+    corrected.set(event.id, event.subjects);
+  });
+  return events.sort(byOccurrence);
+}
+
+const distinct = (subjects: readonly Subject[]): Subject[] => [
+  ...new Map(subjects.map((subject) => [subject.id, subject])).values(),
+];
+
+async function refreshFor(
+  store: Store,
+  breeder: string,
+  events: readonly LogEvent[],
+): Promise<PostedEntries['toSettle']> {
+  if (events.length === 0) return [];
+  const { toSettle } = await refresh(store, breeder, await touchedBy(store, events));
+  return toSettle.map(({ event, sentence }) => ({ id: event.id, sentence }));
+}
+
+async function touchedBy(store: Store, events: readonly LogEvent[]): Promise<Touched> {
+  const ids = (kind: Subject['kind']) =>
+    events.flatMap(({ subjects }) => subjects.filter((subject) => subject.kind === kind).map(({ id }) => id));
+  const corrected = await findEvents(
+    store,
+    events.flatMap(({ corrects }) => corrects ?? []),
+  );
+  const weather = [...events, ...corrected].flatMap((event) => {
+    if (event.kind !== 'weatherRecorded') return [];
+    const days = event.payload.days.map(({ date }) => date).sort();
+    return [{ yard: event.payload.yard, from: days[0] ?? '', to: days.at(-1) ?? '' }];
+  });
+  return { boxes: new Set(ids('box')), rounds: new Set(ids('round')), weather };
+}

@@ -1,0 +1,40 @@
+import type { SettingFields, Settings } from '@yellow-cell/contract';
+import { constantProblem, ProblemsError } from '@yellow-cell/core';
+import { type BreederRow, findBreeder, replaceSettings } from '../store/breeders.ts';
+import { Conflict, fieldChanges, NotFound } from './conflict.ts';
+import type { Context } from './context.ts';
+import { rebuild } from './rebuild.ts';
+
+const FIELD_NAMES = { person: 'Name', units: 'Units', constants: 'Constants' };
+
+export async function changeSettings(context: Context, { version, ...fields }: Settings): Promise<Settings> {
+  refuseBadConstants(fields);
+  return context.within(async (store) => {
+    const before = await findBreeder(store);
+    if (!before) throw new NotFound('There is no such breeder.');
+    const differing = fieldChanges(fields, before.settings, FIELD_NAMES);
+    if (differing.length === 0) return settingsOf(before);
+    if (!(await replaceSettings(store, fields, version))) {
+      throw new Conflict('The settings were changed in between.', differing, settingsOf(before));
+    }
+    const constantsChanged =
+      fieldChanges(fields, before.settings, { constants: FIELD_NAMES.constants }).length > 0;
+    if (constantsChanged) await rebuild(store, context.breeder);
+    return { ...fields, version: version + 1 };
+  });
+}
+
+export const settingsOf = ({ settings, settings_version }: BreederRow): Settings => ({
+  ...settings,
+  version: settings_version,
+});
+
+function refuseBadConstants({ constants }: SettingFields): void {
+  const problems = Object.entries(constants).flatMap(([yard, values]) =>
+    Object.entries(values).flatMap(([name, value]) => {
+      const sentence = constantProblem(name, value);
+      return sentence ? [{ path: `constants.${yard}.${name}`, value, sentence }] : [];
+    }),
+  );
+  if (problems.length > 0) throw new ProblemsError(problems);
+}

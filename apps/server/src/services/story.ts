@@ -1,0 +1,58 @@
+import type { LogEvent, Subject } from '@yellow-cell/contract';
+import { type Day, plusDays, registry } from '@yellow-cell/core';
+import type { Store } from '../store/database.ts';
+import { eventsAbout } from '../store/events.ts';
+import { boxesWaitingIn, boxesWithAttemptsIn } from '../store/readTables.ts';
+
+/** What an append touched: boxes whose story it tells, and the rounds and yards it speaks of. */
+export interface Touched {
+  boxes: ReadonlySet<string>;
+  rounds: ReadonlySet<string>;
+  /** Weather recorded: of which yard, and the first and last day. */
+  weather: readonly { yard: string; from: Day; to: Day }[];
+}
+
+interface Story {
+  events: LogEvent[];
+  boxes: string[];
+  designIds: string[];
+}
+
+/** All events that bear on the boxes touched, on boxes that share a story with them, on their rounds, and their yards' weather. */
+export async function storyOf(store: Store, touched: Touched): Promise<Story> {
+  const boxes = new Set([...touched.boxes, ...(await boxesWithAttemptsIn(store, [...touched.rounds]))]);
+  for (const { yard, from, to } of touched.weather) {
+    for (const box of await boxesWaitingIn(store, yard, plusDays(from, -LONGEST_WAIT_D), to)) boxes.add(box);
+  }
+  const events = new Map<string, LogEvent>();
+  for (let wanted = [...boxes]; wanted.length > 0; ) {
+    for (const event of await eventsAbout(store, wanted)) events.set(event.id, event);
+    wanted = subjectIds([...events.values()], 'box').filter((id) => !boxes.has(id));
+    for (const id of wanted) boxes.add(id);
+  }
+  const told = [...events.values()];
+  const rounds = [...touched.rounds, ...subjectIds(told, 'round')];
+  const yards = [...touched.weather.map(({ yard }) => yard), ...subjectIds(told, 'yard')];
+  const around = [
+    ...(await eventsAbout(store, rounds, 'grafted')),
+    ...(await eventsAbout(store, yards, 'weatherRecorded')),
+  ];
+  for (const event of around) events.set(event.id, event);
+  const all = [...events.values()];
+  return { events: all, boxes: [...boxes], designIds: designIdsOf(all) };
+}
+
+/** Weather can bear on an attempt for as long as its failing may be put off. */
+const LONGEST_WAIT_D = registry.failedByLatest_d.range[1];
+
+function subjectIds(events: readonly LogEvent[], wanted: Subject['kind']): string[] {
+  return [
+    ...new Set(
+      events.flatMap(({ subjects }) => subjects.filter(({ kind }) => kind === wanted).map(({ id }) => id)),
+    ),
+  ];
+}
+
+function designIdsOf(events: readonly LogEvent[]): string[] {
+  return [...new Set(events.flatMap((event) => (event.kind === 'boxBuilt' ? [event.payload.design] : [])))];
+}

@@ -1,0 +1,25 @@
+import type { TakeGroup, TakeReport, TakesBy } from '@yellow-cell/contract';
+import { defaultConstants, takeRate } from '@yellow-cell/core';
+import { countReasons, countTakes, type TakeCounts } from '../store/takes.ts';
+import type { Context } from './context.ts';
+
+/** Take rates as of a day, each with its interval and the counts behind it (handbook 1, take rate). */
+export async function takeReport(context: Context, by: TakesBy, on: string): Promise<TakeReport> {
+  const { counts, reasons } = await context.within(async (store) => ({
+    counts: await countTakes(store, by, on),
+    reasons: await countReasons(store, on),
+  }));
+  const total = (field: 'takes' | 'misses' | 'open') => counts.reduce((sum, group) => sum + group[field], 0);
+  const all = {
+    key: 'all',
+    label: 'All attempts',
+    takes: total('takes'),
+    misses: total('misses'),
+    open: total('open'),
+  };
+  return { on, by, groups: counts.map(withRate), all: withRate(all), reasons };
+}
+
+function withRate(counts: TakeCounts): TakeGroup {
+  return { ...counts, ...takeRate(counts.takes, counts.misses, defaultConstants.intervalShare) };
+}

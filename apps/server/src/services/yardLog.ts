@@ -1,0 +1,26 @@
+import type { YardLog } from '@yellow-cell/contract';
+import { boxIdPage } from '../store/boxes.ts';
+import { loadDesigns } from '../store/designs.ts';
+import { findYard } from '../store/yards.ts';
+import { NotFound } from './conflict.ts';
+import type { Context } from './context.ts';
+import { storyOf } from './story.ts';
+
+/** The story of one page of a yard's boxes, for a reader who folds it at any date. */
+export async function yardLog(
+  context: Context,
+  yard: string,
+  after: string | undefined,
+  limit: number,
+): Promise<YardLog> {
+  return context.within(async (store) => {
+    if (!(await findYard(store, yard))) throw new NotFound('There is no such yard.');
+    const { ids, next } = await boxIdPage(store, yard, after, limit);
+    const { events, designIds } = await storyOf(store, {
+      boxes: new Set(ids),
+      rounds: new Set(),
+      weather: [],
+    });
+    return { events, designs: await loadDesigns(store, designIds), next };
+  });
+}

@@ -1,0 +1,42 @@
+import type { SettingFields } from '@yellow-cell/contract';
+import type { Store } from './database.ts';
+
+export interface BreederRow {
+  breeder_id: string;
+  name: string;
+  demo_anchor: string | null;
+  demo_loaded_at: string | null;
+  loaded: boolean;
+  settings: SettingFields;
+  settings_version: number;
+}
+
+export async function findBreeder(store: Store): Promise<BreederRow | undefined> {
+  return (await store.selectFrom('breeder').selectAll().executeTakeFirst()) as BreederRow | undefined;
+}
+
+export async function addBreeder(store: Store, breeder: BreederRow): Promise<void> {
+  await store
+    .insertInto('breeder')
+    .values({ ...breeder, settings: JSON.stringify(breeder.settings) })
+    .onConflict((conflict) => conflict.doNothing())
+    .execute();
+}
+
+export async function markLoaded(store: Store): Promise<void> {
+  await store.updateTable('breeder').set({ loaded: true }).execute();
+}
+
+/** False where the version is no longer the one given: somebody else wrote in between. */
+export async function replaceSettings(
+  store: Store,
+  settings: SettingFields,
+  version: number,
+): Promise<boolean> {
+  const { numUpdatedRows } = await store
+    .updateTable('breeder')
+    .set({ settings: JSON.stringify(settings), settings_version: version + 1 })
+    .where('settings_version', '=', version)
+    .executeTakeFirst();
+  return numUpdatedRows > 0n;
+}

@@ -1,0 +1,54 @@
+import { Kysely, PostgresDialect, sql, type Transaction } from 'kysely';
+import pg from 'pg';
+import type { Tables } from './tables.ts';
+
+export type Database = Kysely<Tables>;
+export type Store = Transaction<Tables>;
+
+/** The role under which every query of the application runs: neither owner nor superuser, so row security holds. */
+export const APP_ROLE = 'yellow_cell_app';
+
+/** Days stay text, and instants become ISO text, whatever the machine's own zone. */
+const types: pg.CustomTypesConfig = {
+  getTypeParser: ((oid: number, format?: 'text' | 'binary') => {
+    if (oid === pg.types.builtins.DATE) return (text: string) => text;
+    if (oid === pg.types.builtins.TIMESTAMPTZ) return (text: string) => new Date(text).toISOString();
+    return pg.types.getTypeParser(oid, format as 'text');
+  }) as pg.CustomTypesConfig['getTypeParser'],
+};
+
+export function openDatabase(url: string, onIdleError: (error: Error) => void): Database {
+  const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 3_000, types });
+  pool.on('error', onIdleError); // a server that goes away must not take this process with it
+  return new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) });
+}
+
+/** One transaction in which only this breeder's rows exist. Everything the application reads or writes goes through here. */
+export function asBreeder<T>(
+  database: Database,
+  breeder: string,
+  work: (store: Store) => Promise<T>,
+): Promise<T> {
+  return database.transaction().execute(async (store) => {
+    await sql`select set_config('role', ${APP_ROLE}, true), set_config('app.breeder', ${breeder}, true)`.execute(
+      store,
+    );
+    return work(store);
+  });
+}
+
+/** The breeder of this transaction, as the row policies see it. */
+export const currentBreeder = sql<string>`current_setting('app.breeder')::uuid`;
+
+/** True for errors that say the database is not there, as against ones it answered with. */
+export function isDatabaseGone(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const { code } = error as { code?: string };
+  if (code && (GONE_CODES.includes(code) || code.startsWith('08') || code.startsWith('57P'))) return true;
+  return error instanceof AggregateError
+    ? error.errors.some(isDatabaseGone)
+    : GONE_MESSAGE.test(error.message);
+}
+const GONE_CODES = ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOTFOUND', 'ETIMEDOUT'];
+/** pg gives these two no code. */
+const GONE_MESSAGE = /connection terminated|timeout exceeded when trying to connect/i;

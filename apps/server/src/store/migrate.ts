@@ -1,0 +1,25 @@
+import { type Migration, Migrator } from 'kysely';
+import type { Database } from './database.ts';
+import * as ground from './migrations/001-ground.ts';
+
+/** Forward only, in this order; a landed migration is never edited. */
+const migrations: Record<string, Migration> = { '001-ground': ground };
+
+export const latestMigration = Object.keys(migrations).at(-1) ?? '';
+
+export async function migrate(database: Database): Promise<void> {
+  const migrator = new Migrator({ db: database, provider: { getMigrations: async () => migrations } });
+  const { error, results = [] } = await migrator.migrateToLatest();
+  if (!error) return;
+  const failed = results.find(({ status }) => status === 'Error')?.migrationName ?? 'the first';
+  throw new Error(
+    `The database could not be brought to level ${latestMigration}: migration ${failed} failed. ${(error as Error).message ?? error}`,
+  );
+}
+
+/** The name of the last migration that this database has had, or null where it had none. */
+export async function migrationLevel(database: Database): Promise<string | null> {
+  const migrator = new Migrator({ db: database, provider: { getMigrations: async () => migrations } });
+  const done = (await migrator.getMigrations()).filter(({ executedAt }) => executedAt);
+  return done.at(-1)?.name ?? null;
+}

@@ -1,0 +1,145 @@
+import type { ColumnType, Insertable, JSONColumnType, Selectable } from 'kysely';
+
+/** Days come and go as `YYYY-MM-DD`, instants as ISO text (see database.ts for the parsers). */
+type Day = string;
+type Instant = ColumnType<string, string, string>;
+type Json<T extends object> = JSONColumnType<T, string, string>;
+
+export interface Tables {
+  breeder: BreederTable;
+  design: DesignTable;
+  design_version: DesignVersionTable;
+  yard: YardTable;
+  event: EventTable;
+  event_subject: EventSubjectTable;
+  box_state: BoxStateTable;
+  compartment_state: CompartmentStateTable;
+  attempt_state: AttemptStateTable;
+  round_state: RoundStateTable;
+  weather_day: WeatherDayTable;
+  event_to_settle: EventToSettleTable;
+}
+
+export interface Owned {
+  breeder_id: string;
+}
+
+export interface BreederTable extends Owned {
+  name: string;
+  /** The instant at which the demo's own clock stood when it was loaded, and when that was; null without a demo. */
+  demo_anchor: Instant | null;
+  demo_loaded_at: Instant | null;
+  /** False while the demo is still being loaded. */
+  loaded: boolean;
+  settings: Json<object>;
+  settings_version: number;
+}
+export interface DesignTable extends Owned {
+  id: string;
+  name: string;
+}
+export interface DesignVersionTable extends Owned {
+  design_id: string;
+  number: number;
+  id: string;
+  content: Json<object>;
+  note: string;
+  saved_at: Instant;
+  saved_by: string;
+}
+export interface YardTable extends Owned {
+  id: string;
+  name: string;
+  latitude_deg: number;
+  longitude_deg: number;
+  zone: string;
+  version: number;
+}
+export interface EventTable extends Owned {
+  id: string;
+  kind: string;
+  kind_version: number;
+  occurred_at: Instant;
+  zone: string;
+  recorded_at: Instant;
+  person: string;
+  device: string;
+  device_seq: number;
+  corrects: string | null;
+  note: string | null;
+  payload: Json<object>;
+}
+export interface EventSubjectTable extends Owned {
+  subject_id: string;
+  event_id: string;
+  kind: string;
+}
+export interface BoxStateTable extends Owned {
+  box_id: string;
+  label: string;
+  /** Label with its numbers padded, so that B10 follows B9. */
+  label_key: string;
+  design_id: string;
+  design_version: number;
+  yard_id: string | null;
+  stand: string | null;
+  built_on: Day;
+  taken_apart_on: Day | null;
+}
+export interface CompartmentStateTable extends Owned {
+  box_id: string;
+  position: number;
+  name: string;
+  frames: number;
+  status: string;
+  since: Day | null;
+  due: string | null;
+  due_from: Day | null;
+  due_expected: Day | null;
+  due_to: Day | null;
+}
+export interface AttemptStateTable extends Owned {
+  attempt_id: string;
+  box_id: string;
+  design_id: string;
+  frames: number;
+  round_id: string | null;
+  given_on: Day;
+  take_on: Day | null;
+  miss_on: Day | null;
+  fail_by: Day;
+  reason: string | null;
+}
+export interface RoundStateTable extends Owned {
+  round_id: string;
+  number: number;
+  donor: string;
+  grafted_on: Day;
+  grafts: number;
+  accepted: number;
+}
+export interface WeatherDayTable extends Owned {
+  yard_id: string;
+  day: Day;
+  min_c: number;
+  max_c: number;
+  wind_ms: number;
+  rain_mm: number;
+  flying_h: number;
+}
+export interface EventToSettleTable extends Owned {
+  event_id: string;
+  box_id: string;
+  sentence: string;
+}
+
+export type EventRow = Selectable<EventTable>;
+export type NewEventRow = Insertable<EventTable>;
+export type ReadRows = {
+  boxes: Insertable<BoxStateTable>[];
+  compartments: Insertable<CompartmentStateTable>[];
+  attempts: Insertable<AttemptStateTable>[];
+  toSettle: Insertable<EventToSettleTable>[];
+};
+export type RoundInsert = Insertable<RoundStateTable>;
+export type WeatherInsert = Insertable<WeatherDayTable>;

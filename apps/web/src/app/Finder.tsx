@@ -1,0 +1,94 @@
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
+import { keepPreviousData, useQuery, useSuspenseQuery } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import { FIND, findLabel } from './find.ts';
+import { designsQuery, findBoxesQuery, yardsQuery } from './queries.ts';
+
+interface Found {
+  key: string;
+  name: string;
+  what: string;
+  path: string;
+}
+
+/** Finds boxes by label, designs and yards by name. */
+export function Finder() {
+  const [typed, setTyped] = useState('');
+  const input = useRef<HTMLInputElement>(null);
+  const navigate = useNavigate();
+  const { search } = useLocation();
+  const found = useFound(typed.trim());
+  const go = (target: Found | null) => {
+    if (!target) return;
+    setTyped('');
+    input.current?.blur();
+    const on = new URLSearchParams(search).get('on');
+    navigate(on ? `${target.path}${target.path.includes('?') ? '&' : '?'}on=${on}` : target.path);
+  };
+  return (
+    <Combobox value={null} onChange={go} immediate={false}>
+      <div className="relative flex-1 sm:w-64 sm:flex-none">
+        <ComboboxInput
+          ref={input}
+          autoFocus
+          aria-label={findLabel}
+          className="field pr-8"
+          placeholder={FIND}
+          autoComplete="off"
+          value={typed}
+          onChange={({ target }) => setTyped(target.value)}
+        />
+        <kbd
+          aria-hidden
+          className="absolute right-2 top-1.5 rounded border border-hairline px-1.5 text-sm text-soft"
+        >
+          /
+        </kbd>
+        {typed.trim() !== '' && (
+          <ComboboxOptions
+            static
+            className="absolute right-0 z-30 mt-1 w-full min-w-72 rounded-lg border border-hairline bg-slip py-1 shadow-xl"
+          >
+            {found.map((each) => (
+              <ComboboxOption
+                key={each.key}
+                value={each}
+                className="flex cursor-pointer justify-between gap-3 px-3 py-2 data-focus:bg-glow"
+              >
+                <strong>{each.name}</strong>
+                <span className="text-soft">{each.what}</span>
+              </ComboboxOption>
+            ))}
+            {found.length === 0 && <p className="px-3 py-2 text-soft">Nothing is called “{typed.trim()}”.</p>}
+          </ComboboxOptions>
+        )}
+      </div>
+    </Combobox>
+  );
+}
+
+function useFound(typed: string): Found[] {
+  const { data: yards } = useSuspenseQuery(yardsQuery);
+  const { data: designs = [] } = useQuery(designsQuery);
+  const { data: page } = useQuery({ ...findBoxesQuery(typed), placeholderData: keepPreviousData });
+  if (typed === '') return [];
+  const fits = ({ name }: { name: string }) => name.toLowerCase().includes(typed.toLowerCase());
+  const boxes = (page?.boxes ?? []).map(
+    ({ id, label, yard, compartments }): Found => ({
+      key: id,
+      name: label,
+      what: `${yards.find((each) => each.id === yard)?.name ?? 'not placed'} · ${compartments.length} ${compartments.length === 1 ? 'compartment' : 'compartments'}`,
+      path: yard ? `/yard/${yard}?box=${id}` : '/yard',
+    }),
+  );
+  return [
+    ...boxes,
+    ...designs
+      .filter(fits)
+      .map(({ id, name }): Found => ({ key: id, name, what: 'design', path: `/bench/${id}` })),
+    ...yards
+      .filter(fits)
+      .map(({ id, name }): Found => ({ key: id, name, what: 'yard', path: `/yard/${id}` })),
+  ].slice(0, 10);
+}

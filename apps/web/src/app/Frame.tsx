@@ -1,0 +1,153 @@
+import { plusDays } from '@yellow-cell/core';
+import { CircleHelp, Settings2 } from 'lucide-react';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { DrawingDefs } from '../drawing/BoxShapes.tsx';
+import { ToastProvider, useUndo } from '../parts/Toast.tsx';
+import { Ribbon } from '../ribbon/Ribbon.tsx';
+import { useAsOf } from './now.ts';
+import { useOutbox } from './outbox.ts';
+import { places } from './places.ts';
+import { QuickLine } from './QuickLine.tsx';
+import { useKeys } from './useKeys.ts';
+
+// Dialogs are opened seldom; their code comes when they are.
+const KeyList = lazy(async () => ({ default: (await import('./KeyList.tsx')).KeyList }));
+const SettingsDialog = lazy(async () => ({ default: (await import('./SettingsDialog.tsx')).SettingsDialog }));
+
+/** What stands on every screen: place bar, quick line, ribbon, and below them the place. */
+export function Frame() {
+  return (
+    <ToastProvider>
+      <DrawingDefs />
+      <Suspense fallback={<Waiting />}>
+        <Desk />
+      </Suspense>
+    </ToastProvider>
+  );
+}
+
+const SLOW_MS = 3_000;
+
+/** Loading; after a while it says that nobody answers yet. */
+function Waiting() {
+  const [slow, setSlow] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setSlow(true), SLOW_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return (
+    <p className="p-6 text-soft" role="status">
+      {slow ? 'The server does not answer yet. Trying again…' : 'Loading…'}
+    </p>
+  );
+}
+
+type Open = 'keys' | 'settings' | undefined;
+
+function Desk() {
+  const [open, setOpen] = useState<Open>();
+  const { on, today, setOn } = useAsOf();
+  const navigate = useNavigate();
+  const { search } = useLocation();
+  const undo = useUndo();
+  const onDate = new URLSearchParams(search).get('on');
+  const kept = onDate ? `?on=${onDate}` : '';
+  useKeys({
+    '[': () => setOn(plusDays(on, -1)),
+    ']': () => setOn(plusDays(on, 1)),
+    '{': () => setOn(plusDays(on, -7)),
+    '}': () => setOn(plusDays(on, 7)),
+    t: () => setOn(today),
+    '?': () => setOpen('keys'),
+    u: () => undo?.(),
+    ...Object.fromEntries(places.map(({ key, path }) => [key, () => navigate(path + kept)])),
+  });
+  return (
+    <div className="flex h-full flex-col">
+      <a
+        href="#place"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-slip focus:p-2"
+      >
+        Skip to the place
+      </a>
+      <header className="no-print flex flex-wrap items-end gap-x-4 px-3 pt-2 sm:px-5">
+        <NavLink
+          to={`/yard${kept}`}
+          className="flex items-center gap-2 pb-2 font-head text-lg font-bold"
+          aria-label="Yellow Cell, to the yard"
+        >
+          <img src="/icon.svg" alt="" width={24} height={24} />
+          <span className="hidden sm:inline">Yellow Cell</span>
+        </NavLink>
+        <nav aria-label="Places" className="flex min-w-0 flex-1 overflow-x-auto">
+          {places.map(({ path, name }) => (
+            <NavLink
+              key={path}
+              to={path + kept}
+              className={({ isActive }) =>
+                `rounded-t-xl border-t-4 px-3 pb-2 pt-1 font-semibold sm:px-4 ${isActive ? 'border-yellow bg-sheet text-ink' : 'border-transparent text-soft hover:text-ink'}`
+              }
+            >
+              {name}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="order-last flex w-full items-center gap-1 pb-1.5 sm:order-none sm:w-auto">
+          <QuickLine />
+          <button
+            type="button"
+            className="rounded p-2"
+            aria-label="Settings"
+            title="Settings"
+            onClick={() => setOpen('settings')}
+          >
+            <Settings2 size={19} aria-hidden />
+          </button>
+          <button
+            type="button"
+            className="rounded p-2"
+            aria-label="Keys"
+            title="Keys (?)"
+            onClick={() => setOpen('keys')}
+          >
+            <CircleHelp size={19} aria-hidden />
+          </button>
+        </div>
+      </header>
+      <Ribbon />
+      <WaitingEntries />
+      <div id="place" className="min-h-0 flex-1">
+        <Suspense fallback={<Waiting />}>
+          <Outlet />
+        </Suspense>
+      </div>
+      <Suspense>
+        {open === 'keys' && <KeyList onClose={() => setOpen(undefined)} />}
+        {open === 'settings' && <SettingsDialog onClose={() => setOpen(undefined)} />}
+      </Suspense>
+    </div>
+  );
+}
+
+function WaitingEntries() {
+  const parcels = useOutbox();
+  const [late, setLate] = useState(false);
+  const waiting = parcels.length > 0;
+  useEffect(() => {
+    if (!waiting) return setLate(false);
+    const timer = setTimeout(() => setLate(true), 1_500);
+    return () => clearTimeout(timer);
+  }, [waiting]);
+  if (!late || !waiting) return null;
+  const count = parcels.length;
+  return (
+    <p role="status" className="no-print border-y border-hairline bg-glow px-5 py-1.5">
+      <strong>
+        {count} {count === 1 ? 'entry waits' : 'entries wait'} for the server.
+      </strong>{' '}
+      Kept on this device; sent by {count === 1 ? 'itself' : 'themselves'} as soon as it answers:{' '}
+      {parcels.map(({ title }) => title).join(', ')}.
+    </p>
+  );
+}

@@ -1,0 +1,83 @@
+import { useSuspenseQuery } from '@tanstack/react-query';
+import type { Settings, Units } from '@yellow-cell/contract';
+import { type FormEvent, useState } from 'react';
+import { SelectField, TextField } from '../parts/Field.tsx';
+import { Modal } from '../parts/Modal.tsx';
+import { Notice } from '../parts/Notice.tsx';
+import { ApiError, sendJson } from './api.ts';
+import { queries, sessionQuery } from './queries.ts';
+import { setTheme, type Theme, themes, useTheme } from './theme.ts';
+
+export function SettingsDialog({ onClose }: { onClose: () => void }) {
+  const { settings } = useSuspenseQuery(sessionQuery).data;
+  const theme = useTheme();
+  const [person, setPerson] = useState(settings.person);
+  const [units, setUnits] = useState<Units>(settings.units);
+  const [version, setVersion] = useState(settings.version);
+  const [error, setError] = useState<ApiError>();
+
+  const save = async (event: FormEvent) => {
+    event.preventDefault();
+    try {
+      await sendJson<Settings>('PUT', '/settings', { ...settings, person, units, version });
+      await queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
+      onClose();
+    } catch (failed) {
+      if (!(failed instanceof ApiError)) throw failed;
+      setError(failed);
+      const current = failed.details?.current as Settings | undefined;
+      if (failed.status === 409 && current) setVersion(current.version);
+    }
+  };
+
+  return (
+    <Modal title="Settings" onClose={onClose}>
+      <form onSubmit={save}>
+        <TextField
+          label="Your name, as entries bear it"
+          value={person}
+          maxLength={60}
+          required
+          onChange={({ target }) => setPerson(target.value)}
+        />
+        <SelectField
+          label="Lengths"
+          value={units}
+          onChange={({ target }) => setUnits(target.value as Units)}
+          hint="Either is understood wherever a length is typed."
+        >
+          <option value="mm">Millimetres</option>
+          <option value="inch">Inches, to the sixteenth</option>
+        </SelectField>
+        <SelectField
+          label="Look, on this device"
+          value={theme}
+          onChange={({ target }) => setTheme(target.value as Theme)}
+        >
+          {themes.map(([value, name]) => (
+            <option key={value} value={value}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+        {error && (
+          <Notice kind="danger">
+            <p role="alert">{error.message}</p>
+            {error.details?.changed?.map((sentence) => (
+              <p key={sentence}>{sentence}</p>
+            ))}
+            {error.status === 409 && <p>Save again to put yours in its place.</p>}
+          </Notice>
+        )}
+        <div className="mt-4 flex gap-2">
+          <button type="submit" className="button button-main">
+            Save
+          </button>
+          <button type="button" className="button" onClick={onClose}>
+            Cancel
+          </button>
+        </div>
+      </form>
+    </Modal>
+  );
+}

@@ -1,0 +1,2 @@
+export const FIND = 'Find a box or a design';
+export const findLabel = 'Find a box, a design or a yard';

@@ -1,0 +1,50 @@
+import { useSuspenseQuery } from '@tanstack/react-query';
+import { type Day, dayOf } from '@yellow-cell/core';
+import { useSearchParams } from 'react-router';
+import { sessionQuery, yardsQuery } from './queries.ts';
+
+/** The zone in which today is told: the first yard's, or this device's before there is one. */
+export function useZone(): string {
+  const { data: yards } = useSuspenseQuery(yardsQuery);
+  return yards[0]?.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+}
+
+export interface AsOf {
+  today: Day;
+  /** The day that the screen shows. */
+  on: Day;
+  isToday: boolean;
+  isPast: boolean;
+  setOn(day: Day): void;
+}
+
+/** The date handle: what stands in the address, or today. */
+export function useAsOf(): AsOf {
+  const { data: session, dataUpdatedAt } = useSuspenseQuery(sessionQuery);
+  const zone = useZone();
+  const [params, setParams] = useSearchParams();
+  const today = dayOf(nowFrom(session.now, dataUpdatedAt), zone);
+  const asked = params.get('on');
+  const on = asked && /^\d{4}-\d{2}-\d{2}$/.test(asked) && !Number.isNaN(Date.parse(asked)) ? asked : today;
+  return {
+    today,
+    on,
+    isToday: on === today,
+    isPast: on < today,
+    setOn: (day) =>
+      setParams(
+        (before) => {
+          const next = new URLSearchParams(before);
+          if (day === today) next.delete('on');
+          else next.set('on', day);
+          return next;
+        },
+        { replace: true },
+      ),
+  };
+}
+
+/** The server's now, run on from when it was told. */
+export function nowFrom(toldNow: string, toldAt: number): string {
+  return new Date(Date.parse(toldNow) + Date.now() - toldAt).toISOString();
+}

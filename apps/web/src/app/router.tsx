@@ -1,0 +1,46 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { ErrorScreen } from './ErrorScreen.tsx';
+import { Frame } from './Frame.tsx';
+import { NotFound } from './NotFound.tsx';
+
+/** One chunk for each place: a screen loads when it is gone to. */
+export const router = createBrowserRouter([
+  {
+    element: <Frame />,
+    errorElement: <ErrorScreen />,
+    hydrateFallbackElement: <p className="p-6">Loading…</p>,
+    children: [
+      {
+        errorElement: <ErrorScreen />,
+        children: [
+          { index: true, element: <Navigate to="/yard" replace /> },
+          {
+            path: 'bench',
+            lazy: async () => ({ Component: (await import('../bench/DesignsScreen.tsx')).DesignsScreen }),
+          },
+          {
+            path: 'bench/:design',
+            lazy: async () => ({ Component: (await import('../bench/BenchScreen.tsx')).BenchScreen }),
+          },
+          {
+            path: 'yard/:yard?',
+            lazy: async () => ({ Component: (await import('../yard/YardScreen.tsx')).YardScreen }),
+          },
+          {
+            path: 'rounds',
+            lazy: async () => ({ Component: (await import('../rounds/RoundsScreen.tsx')).RoundsScreen }),
+          },
+          {
+            path: 'winter',
+            lazy: async () => ({ Component: (await import('../winter/WinterScreen.tsx')).WinterScreen }),
+          },
+          {
+            path: 'ledger',
+            lazy: async () => ({ Component: (await import('../ledger/LedgerScreen.tsx')).LedgerScreen }),
+          },
+          { path: '*', element: <NotFound /> },
+        ],
+      },
+    ],
+  },
+]);

@@ -1,0 +1,53 @@
+import { useSuspenseQuery } from '@tanstack/react-query';
+import { boxFromAbove, deriveBox, designProblems } from '@yellow-cell/core';
+import { useMemo, useRef, useState } from 'react';
+import { useParams } from 'react-router';
+import { designQuery } from '../app/queries.ts';
+import { BenchSheet } from './BenchSheet.tsx';
+import { BenchSlip } from './BenchSlip.tsx';
+import { useDraft } from './useDraft.ts';
+
+export function BenchScreen() {
+  const { design = 'new' } = useParams();
+  return design === 'new' ? <Board key="new" id="new" /> : <SavedBoard key={design} id={design} />;
+}
+
+function SavedBoard({ id }: { id: string }) {
+  const { data } = useSuspenseQuery(designQuery(id));
+  return <Board id={id} saved={data} />;
+}
+
+/** The drawing board: a large sheet, and the slip with every figure of the design. */
+function Board({ id, saved }: { id: string; saved?: Parameters<typeof useDraft>[1] }) {
+  const desk = useDraft(id, saved);
+  const { content } = desk.draft;
+  const problems = useMemo(() => designProblems(content), [content]);
+  const possible = useRef(content);
+  if (problems.length === 0) possible.current = content;
+  const shown = possible.current;
+  const model = useMemo(() => deriveBox(shown), [shown]);
+  const drawing = useMemo(() => boxFromAbove(model), [model]);
+  const [chosen, setChosen] = useState<string>();
+  return (
+    <main className="flex h-full flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
+      <h1 className="sr-only">Bench: {desk.draft.name || 'new design'}</h1>
+      <BenchSheet
+        drawing={drawing}
+        model={model}
+        design={content}
+        stale={problems.length > 0}
+        chosen={chosen}
+        onChoose={setChosen}
+        onEdit={desk.edit}
+      />
+      <BenchSlip
+        desk={desk}
+        model={model}
+        problems={problems}
+        saved={saved}
+        chosen={chosen}
+        onChoose={setChosen}
+      />
+    </main>
+  );
+}

@@ -1,0 +1,165 @@
+import type { Design } from '@yellow-cell/contract';
+import { showDay } from '@yellow-cell/core';
+import { type FormEvent, useState } from 'react';
+import { Link, useLocation, useNavigate } from 'react-router';
+import { ApiError, sendJson } from '../app/api.ts';
+import { newId } from '../app/ids.ts';
+import { designQuery, queries } from '../app/queries.ts';
+import { TextField } from '../parts/Field.tsx';
+import { Notice } from '../parts/Notice.tsx';
+import { useToast } from '../parts/Toast.tsx';
+import { type DraftDesk, draftOf } from './useDraft.ts';
+
+/** Saving makes a new version, with a note of why; saved versions never change. */
+export function SaveDesign({
+  desk,
+  saved,
+  possible,
+}: {
+  desk: DraftDesk;
+  saved: Design | undefined;
+  possible: boolean;
+}) {
+  const [note, setNote] = useState('');
+  const [error, setError] = useState<ApiError>();
+  const [ids] = useState(() => ({ design: newId(), version: newId() }));
+  const [version, setVersion] = useState(ids.version);
+  const navigate = useNavigate();
+  const { search } = useLocation();
+  const toast = useToast();
+  const { draft } = desk;
+  const named = draft.name.trim() !== '';
+
+  const save = async (event: FormEvent) => {
+    event.preventDefault();
+    setError(undefined);
+    const next = { id: version, content: draft.content, note };
+    try {
+      const design = saved
+        ? await sendJson<Design>('POST', `/designs/${saved.id}/versions`, {
+            basedOn: draft.basedOn,
+            name: draft.name,
+            version: next,
+          })
+        : await sendJson<Design>('POST', '/designs', { id: ids.design, name: draft.name, version: next });
+      desk.reset(draftOf(design));
+      setNote('');
+      setVersion(newId());
+      queries.setQueryData(designQuery(design.id).queryKey, design);
+      await queries.invalidateQueries({ queryKey: ['designs'] });
+      toast({ text: `Saved “${design.name}”, version ${design.versions.length}.` });
+      if (!saved) navigate(`/bench/${design.id}${search}`);
+    } catch (failed) {
+      if (!(failed instanceof ApiError)) throw failed;
+      setError(failed);
+    }
+  };
+
+  return (
+    <form onSubmit={save} className="mt-4">
+      {saved && (
+        <TextField
+          label="What changed, and why"
+          value={note}
+          maxLength={500}
+          placeholder="Thinner dividers"
+          onChange={({ target }) => setNote(target.value)}
+        />
+      )}
+      {error && (
+        <Notice kind="danger">
+          <p role="alert">{error.message}</p>
+          {error.details?.changed?.map((sentence) => (
+            <p key={sentence}>{sentence}</p>
+          ))}
+          {error.passing && <p>Your drawing is kept on this device.</p>}
+          {error.status === 409 && (
+            <Conflict desk={desk} error={error} saved={saved} onSettled={() => setError(undefined)} />
+          )}
+        </Notice>
+      )}
+      <div className="mt-2 flex flex-wrap gap-2">
+        <button
+          type="submit"
+          className="button button-main"
+          disabled={!possible || !named || (saved !== undefined && !desk.changed)}
+        >
+          {saved ? `Save as version ${(draft.basedOn ?? 0) + 1}` : 'Save the design'}
+        </button>
+        {desk.changed && (
+          <button type="button" className="button" onClick={() => desk.reset()}>
+            Throw changes away
+          </button>
+        )}
+        {saved && !desk.changed && (
+          <Link className="button" to={`/yard?build=${saved.id}`}>
+            Build a box
+          </Link>
+        )}
+      </div>
+      {!named && <p className="mt-1 text-sm text-soft">Give it a name to save it.</p>}
+      {saved && <Versions saved={saved} />}
+    </form>
+  );
+}
+
+/** Two people drew at once: keep mine on top of theirs, or go on from theirs. */
+function Conflict({
+  desk,
+  error,
+  saved,
+  onSettled,
+}: {
+  desk: DraftDesk;
+  error: ApiError;
+  saved: Design | undefined;
+  onSettled: () => void;
+}) {
+  const current = error.details?.current as Design['versions'][number] | undefined;
+  if (!saved || !current) return null;
+  return (
+    <div className="mt-2 flex flex-wrap gap-2">
+      <button
+        type="button"
+        className="button"
+        onClick={() => {
+          desk.change({ basedOn: current.number });
+          onSettled();
+        }}
+      >
+        Keep mine, as version {current.number + 1}
+      </button>
+      <button
+        type="button"
+        className="button"
+        onClick={() => {
+          desk.reset({ name: saved.name, content: current.content, basedOn: current.number });
+          void queries.invalidateQueries({ queryKey: ['designs'] });
+          onSettled();
+        }}
+      >
+        Go on from theirs
+      </button>
+    </div>
+  );
+}
+
+function Versions({ saved }: { saved: Design }) {
+  return (
+    <>
+      <h2 className="eyebrow">Versions</h2>
+      <ol>
+        {[...saved.versions].reverse().map(({ id, number, note, savedAt, savedBy }) => (
+          <li key={id} className="row-line">
+            <span>
+              {number}. {note || 'No note'}
+            </span>
+            <span className="shrink-0 text-sm text-soft">
+              {showDay(savedAt.slice(0, 10))}, {savedBy}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}

@@ -1,0 +1,17 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { queries } from './app/queries.ts';
+import { router } from './app/router.tsx';
+import './styles.css';
+
+const root = document.getElementById('root');
+if (!root) throw new Error('The page has no root.');
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,134 @@
+import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
+import { daysBetween, plusDays, showDay } from '@yellow-cell/core';
+import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { useParams } from 'react-router';
+import { useAsOf } from '../app/now.ts';
+import { sessionQuery, yardsQuery, yearQuery } from '../app/queries.ts';
+import { useSize } from '../parts/useSize.ts';
+import { RibbonBand } from './RibbonBand.tsx';
+import { yearScale } from './yearScale.ts';
+
+const MARGIN = 20;
+const HEIGHT = 64;
+
+/** The year across the screen. Everything below it is as of the date that its handle stands on. */
+export function Ribbon() {
+  const { on, today, isToday, setOn } = useAsOf();
+  const { data: session } = useSuspenseQuery(sessionQuery);
+  const { data: yards } = useSuspenseQuery(yardsQuery);
+  const { yard = yards[0]?.id } = useParams();
+  const [ref, { width }] = useSize<HTMLDivElement>({ width: 1280, height: HEIGHT });
+  const year = on.slice(0, 4);
+  const { data } = useQuery({ ...yearQuery(year, yard ?? ''), enabled: yard !== undefined });
+  const scale = yearScale(year, MARGIN, width - MARGIN);
+  const x = scale.x(on);
+
+  return (
+    <section aria-label="The year" className="no-print border-b border-hairline bg-sheet">
+      <div ref={ref} className="relative" style={{ height: HEIGHT }}>
+        <svg width={width} height={HEIGHT} aria-hidden className="absolute inset-0 block">
+          <RibbonBand scale={scale} data={data} today={today} width={width} />
+          <line x1={x} x2={x} y1={14} y2={HEIGHT} stroke="var(--ink)" strokeWidth={2} />
+        </svg>
+        <Handle
+          x={x}
+          width={width}
+          date={on}
+          isToday={isToday}
+          year={year}
+          dayAt={scale.dayAt}
+          setOn={setOn}
+        />
+      </div>
+      {(!isToday || session.demoClock) && (
+        <p className="flex flex-wrap gap-x-4 gap-y-0.5 px-5 pb-1.5 text-sm">
+          {!isToday && (
+            <span>
+              <strong>{on < today ? 'As it was' : 'As planned'}</strong> on {showDay(on)},{' '}
+              {distance(today, on)}.{' '}
+              <button type="button" className="font-semibold underline" onClick={() => setOn(today)}>
+                Back to today
+              </button>
+            </span>
+          )}
+          {session.demoClock && (
+            <span className="text-soft">
+              Demo clock: today is {showDay(today)}.{' '}
+              <button type="button" className="underline" onClick={() => setOn(session.realNow.slice(0, 10))}>
+                Show {showDay(session.realNow.slice(0, 10))}, the real date
+              </button>
+            </span>
+          )}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function distance(today: string, on: string): string {
+  const days = Math.abs(daysBetween(today, on));
+  return `${days} ${days === 1 ? 'day' : 'days'} ${on < today ? 'ago' : 'ahead'}`;
+}
+
+interface HandleProps {
+  x: number;
+  width: number;
+  date: string;
+  isToday: boolean;
+  year: string;
+  dayAt: (x: number) => string;
+  setOn: (day: string) => void;
+}
+
+const FLAG = 104;
+
+function Handle({ x, width, date, isToday, year, dayAt, setOn }: HandleProps) {
+  const dragging = useRef(false);
+  const toPointer = (event: PointerEvent<HTMLElement>) => {
+    const left = event.currentTarget.parentElement?.getBoundingClientRect().left ?? 0;
+    setOn(dayAt(event.clientX - left));
+  };
+  const onKey = (event: KeyboardEvent) => {
+    const step = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageDown: -7, PageUp: 7 }[
+      event.key
+    ];
+    if (step === undefined) return;
+    event.preventDefault();
+    setOn(plusDays(date, step));
+  };
+  const left = Math.min(Math.max(x - FLAG / 2, 2), width - FLAG - 2);
+  return (
+    <>
+      {/* The band itself moves the handle where it is pressed; keys are on the handle. */}
+      <div
+        className="absolute inset-0 cursor-ew-resize touch-none"
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId);
+          dragging.current = true;
+          toPointer(event);
+        }}
+        onPointerMove={(event) => dragging.current && toPointer(event)}
+        onPointerUp={() => {
+          dragging.current = false;
+        }}
+      />
+      <div
+        role="slider"
+        tabIndex={0}
+        aria-label="Date shown"
+        aria-valuemin={0}
+        aria-valuemax={365}
+        aria-valuenow={daysBetween(`${year}-01-01`, date)}
+        aria-valuetext={showDay(date)}
+        onKeyDown={onKey}
+        className={`pointer-events-none absolute top-0 rounded-full py-0.5 text-center text-sm font-bold ${isToday ? 'bg-ink text-paper' : 'bg-yellow text-on-yellow'}`}
+        style={{ left, width: FLAG }}
+      >
+        {weekday(date)} {showDay(date, `${year}-01-01`)}
+      </div>
+    </>
+  );
+}
+
+const weekday = (day: string): string =>
+  new Intl.DateTimeFormat('en', { weekday: 'short', timeZone: 'UTC' }).format(new Date(day));

@@ -1,0 +1,116 @@
+import type { RoundRow, YearRibbon } from '@yellow-cell/contract';
+import { daylightHours, plusDays, registry } from '@yellow-cell/core';
+import { line } from 'd3-shape';
+import { memo, useMemo } from 'react';
+import type { YearScale } from './yearScale.ts';
+
+const BAND = { top: 20, height: 26 };
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+/** A round's bar runs from its graft to when its queens may have sealed brood. */
+const ROUND_DAYS = registry.cellToRipe_d.value + registry.scoreTo_d.value;
+
+interface RibbonBandProps {
+  scale: YearScale;
+  data: YearRibbon | undefined;
+  today: string;
+  width: number;
+}
+
+/** The season as a band: daylight as a line, flying weather and frost as tints, rounds as bars, due work as ticks. */
+export const RibbonBand = memo(
+  RibbonBandPlain,
+  (a, b) => a.data === b.data && a.width === b.width && a.today === b.today && a.scale.year === b.scale.year,
+);
+
+function RibbonBandPlain({ scale, data, today }: RibbonBandProps) {
+  const step = scale.x(plusDays(`${scale.year}-01-01`, 1)) - scale.x(`${scale.year}-01-01`);
+  const end = scale.x(`${scale.year}-12-31`);
+  const start = scale.x(`${scale.year}-01-01`);
+  const daylight = useMemo(() => (data ? daylightPath(scale, data) : ''), [scale, data]);
+  const base = BAND.top + BAND.height;
+  return (
+    <>
+      <rect
+        x={start}
+        y={BAND.top}
+        width={end - start}
+        height={BAND.height}
+        fill="var(--night)"
+        opacity={0.6}
+      />
+      {data?.days.map(({ date, max_C, flying_h }) => (
+        <rect
+          key={date}
+          x={scale.x(date) - step / 2}
+          y={BAND.top}
+          width={step + 0.3}
+          height={BAND.height}
+          fill={tint(max_C, flying_h)}
+        />
+      ))}
+      {MONTHS.map((month, index) => {
+        const x = scale.x(`${scale.year}-${String(index + 1).padStart(2, '0')}-01`);
+        return (
+          <g key={month}>
+            <line x1={x} x2={x} y1={BAND.top} y2={base} stroke="var(--hairline)" />
+            <text x={x + 4} y={14} fontSize={11.5} fontWeight={600} fill="var(--soft)">
+              {step > 2 ? month : month.charAt(0)}
+            </text>
+          </g>
+        );
+      })}
+      <path d={daylight} fill="none" stroke="var(--comb-line)" strokeWidth={1.25} />
+      {data?.rounds.map((round, index) => (
+        <RoundBar key={round.id} round={round} scale={scale} lane={index % 3} />
+      ))}
+      {data?.due.map(({ date, count }) => (
+        <rect
+          key={date}
+          x={scale.x(date) - 1.5}
+          y={base + 13 - Math.min(9, 2 + count)}
+          width={3}
+          height={Math.min(9, 2 + count)}
+          fill={date <= today ? 'var(--yellow)' : 'var(--slip)'}
+          stroke="var(--ink)"
+          strokeWidth={0.8}
+        />
+      ))}
+      <path d={`M${scale.x(today)} ${base + 15}l-4.5 6h9z`} fill="var(--ink)" />
+    </>
+  );
+}
+
+function RoundBar({ round, scale, lane }: { round: RoundRow; scale: YearScale; lane: number }) {
+  const from = scale.x(round.graftedOn);
+  const to = scale.x(plusDays(round.graftedOn, ROUND_DAYS));
+  return (
+    <rect
+      x={from}
+      y={BAND.top + 4 + lane * 7}
+      width={Math.max(3, to - from)}
+      height={4}
+      rx={2}
+      fill="var(--ink)"
+      opacity={0.75}
+    >
+      <title>{`Round ${round.number}, ${round.donor}: ${round.accepted} of ${round.grafts} grafts accepted`}</title>
+    </rect>
+  );
+}
+
+/** Yellowish where queens could fly, cold grey below 5 °C, else plain. */
+function tint(max_C: number, flying_h: number): string {
+  if (flying_h >= registry.flyingDay_h.value) return 'var(--warm)';
+  return max_C < 5 ? 'var(--night)' : 'var(--sheet)';
+}
+
+function daylightPath(scale: YearScale, { latitude_deg, longitude_deg }: YearRibbon): string {
+  const weeks = Array.from({ length: Math.ceil(scale.days / 7) + 1 }, (_, week) =>
+    plusDays(`${scale.year}-01-01`, Math.min(week * 7, scale.days - 1)),
+  );
+  const path = line<string>(
+    (day) => scale.x(day),
+    (day) => BAND.top + BAND.height - (daylightHours(day, latitude_deg, longitude_deg) / 24) * BAND.height,
+  );
+  return path(weeks) ?? '';
+}

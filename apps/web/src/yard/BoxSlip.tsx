@@ -1,0 +1,84 @@
+import { compassPoint, showDay, showWindow, sideBearing } from '@yellow-cell/core';
+import { Link } from 'react-router';
+import { useAsOf } from '../app/now.ts';
+import { draft, useLog } from '../app/useLog.ts';
+import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { History } from './History.tsx';
+import { NoteForm } from './NoteForm.tsx';
+import { statusLine } from './statusLine.ts';
+import { useChoice } from './useChoice.ts';
+import type { BoxView, YardView } from './useYard.ts';
+
+/** A whole box: where it stands, what its compartments hold, its story. */
+export function BoxSlip({
+  view,
+  boxView: { box, designName, compartments, model },
+}: {
+  view: YardView;
+  boxView: BoxView;
+}) {
+  const { choose } = useChoice();
+  const { isToday } = useAsOf();
+  const log = useLog();
+  const { place } = box;
+  const holdsBees = compartments.some(({ colony }) => colony);
+  return (
+    <>
+      <h2 className="text-xl">{box.label}</h2>
+      <p className="text-soft">
+        <Link className="underline" to={`/bench/${box.design}`}>
+          {designName}
+        </Link>
+        , version {box.version} · built {showDay(box.builtOn)}
+      </p>
+      {place && (
+        <p className="text-soft">
+          Stand {place.stand} · front to the {compassPoint(place.bearing_deg)} (
+          {Math.round(place.bearing_deg)}°)
+        </p>
+      )}
+      <h3 className="eyebrow">Compartments</h3>
+      <ul>
+        {compartments.map((compartment, index) => (
+          <li key={compartment.position} className="border-b border-hairline">
+            <button
+              type="button"
+              className="min-h-11 w-full py-1.5 text-left hover:bg-glow"
+              onClick={() => choose(box.id, compartment.bays[0])}
+            >
+              <span className="flex items-center gap-2">
+                <StatusIcon status={compartment.status} />
+                <strong>{compartment.name}</strong> {statusLine(compartment)}
+              </span>
+              <span className="block text-sm text-soft">
+                {compartment.frames} frames
+                {place &&
+                  model.compartments[index]?.entrances.map(
+                    ({ side }) => ` · flies ${compassPoint(sideBearing(place.bearing_deg, side))}`,
+                  )}
+                {compartment.first &&
+                  ` · ${compartment.first.title}, ${showWindow(compartment.first.from, compartment.first.to, view.on)}`}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {isToday && <NoteForm box={box.id} title={box.label} />}
+      {isToday && !holdsBees && (
+        <button
+          type="button"
+          className="button mt-3"
+          onClick={() =>
+            confirm(`Take ${box.label} apart? It leaves the yard; its story stays.`) &&
+            void log(`${box.label} taken apart`, [draft('boxTakenApart', { box: box.id })]).then(() =>
+              choose(),
+            )
+          }
+        >
+          Take it apart
+        </button>
+      )}
+      <History view={view} box={box.id} />
+    </>
+  );
+}

@@ -1,0 +1,145 @@
+import { useSuspenseQuery } from '@tanstack/react-query';
+import type { Problem } from '@yellow-cell/contract';
+import { type CompassPoint, compassPoint } from '@yellow-cell/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { newId } from '../app/ids.ts';
+import { designsQuery } from '../app/queries.ts';
+import { draft, useLog } from '../app/useLog.ts';
+import { BoxThumb } from '../drawing/BoxThumb.tsx';
+import { SelectField, TextField } from '../parts/Field.tsx';
+import { Form } from './Actions.tsx';
+import { useChoice } from './useChoice.ts';
+import type { YardView } from './useYard.ts';
+
+/** A box from a design, and where it stands: two entries, logged as one. */
+export function BuildBox({ view, design: wanted }: { view: YardView; design: string }) {
+  const { data: designs } = useSuspenseQuery(designsQuery);
+  const { choose } = useChoice();
+  const log = useLog();
+  const [design, setDesign] = useState(wanted || (designs[0]?.id ?? ''));
+  const [label, setLabel] = useState('');
+  const [stand, setStand] = useState(String(view.boxes.length + 1));
+  const [bearing, setBearing] = useState('180');
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const chosen = designs.find(({ id }) => id === design);
+  const degrees = Number(bearing);
+  const bearingProblem =
+    bearing.trim() !== '' && degrees >= 0 && degrees < 360 ? undefined : 'A bearing is 0 to below 360°.';
+  const twice = view.boxes.some(({ box }) => box.label.toLowerCase() === label.trim().toLowerCase())
+    ? 'A box of this yard is already called that.'
+    : undefined;
+
+  if (designs.length === 0) {
+    return (
+      <>
+        <h2 className="text-lg">Build a box</h2>
+        <p className="my-2 text-soft">A box is built from a design, and there is none yet.</p>
+        <Link className="button" to="/bench/new">
+          Draw the first design
+        </Link>
+      </>
+    );
+  }
+
+  const build = async () => {
+    if (!chosen || bearingProblem || twice || label.trim() === '') return;
+    const box = newId();
+    const delivery = await log(`${label} built`, [
+      draft('boxBuilt', { box, label: label.trim(), design, version: chosen.latest.number }),
+      draft('boxPlaced', {
+        box,
+        yard: view.yard.id,
+        stand: stand.trim() || '1',
+        ...freePlace(view),
+        bearing_deg: degrees,
+      }),
+    ]);
+    if (delivery.state === 'refused') setProblems(delivery.problems);
+    else choose(box);
+  };
+
+  return (
+    <>
+      <h2 className="mb-2 text-lg">Build a box</h2>
+      <Form save="Built, and on its stand" onSave={build} onCancel={() => choose()}>
+        <SelectField label="Design" value={design} onChange={({ target }) => setDesign(target.value)}>
+          {designs.map(({ id, name, latest }) => (
+            <option key={id} value={id}>
+              {name}, version {latest.number}
+            </option>
+          ))}
+        </SelectField>
+        {chosen && <BoxThumb design={chosen.latest.content} width={260} height={130} />}
+        <TextField
+          label="Label"
+          required
+          maxLength={20}
+          placeholder="B13"
+          value={label}
+          problem={twice}
+          onChange={({ target }) => setLabel(target.value)}
+        />
+        <TextField
+          label="Stand"
+          maxLength={40}
+          value={stand}
+          onChange={({ target }) => setStand(target.value)}
+        />
+        <SelectField
+          label="Front looks to the"
+          value={bearingProblem ? '' : compassPoint(degrees)}
+          onChange={({ target }) => setBearing(String(BEARINGS[target.value as CompassPoint]))}
+        >
+          {bearingProblem && <option value="" />}
+          {Object.keys(BEARINGS).map((point) => (
+            <option key={point}>{point}</option>
+          ))}
+        </SelectField>
+        <TextField
+          label="Bearing from true north (°)"
+          inputMode="numeric"
+          value={bearing}
+          problem={bearingProblem}
+          onChange={({ target }) => setBearing(target.value)}
+        />
+        {problems.map(({ sentence }) => (
+          <p key={sentence} role="alert" className="mb-2 text-danger">
+            {sentence}
+          </p>
+        ))}
+        <p className="mb-2 text-sm text-soft">
+          A full deep body weighs 35 to 40 kg: two people or a barrow over 20 kg.
+        </p>
+      </Form>
+    </>
+  );
+}
+
+const BEARINGS: Readonly<Record<CompassPoint, number>> = {
+  north: 0,
+  'north-east': 45,
+  east: 90,
+  'south-east': 135,
+  south: 180,
+  'south-west': 225,
+  west: 270,
+  'north-west': 315,
+};
+
+const STEP_M = 2.4;
+
+/** The first place of a loose grid that no box stands near, row by row from the north-west. */
+function freePlace({ boxes }: YardView): { east_m: number; north_m: number } {
+  const taken = boxes.flatMap(({ box }) => box.place ?? []);
+  const north = Math.max(8, ...taken.map(({ north_m }) => north_m));
+  for (let row = 0; ; row++) {
+    for (let column = 0; column < 5; column++) {
+      const spot = { east_m: 2 + column * STEP_M, north_m: Math.max(0, north - row * STEP_M) };
+      const isFree = taken.every(
+        (each) => Math.hypot(each.east_m - spot.east_m, each.north_m - spot.north_m) > STEP_M * 0.8,
+      );
+      if (isFree || row > 40) return spot;
+    }
+  }
+}

@@ -1,0 +1,148 @@
+import { compassPoint, showDay, showWindow, sideBearing } from '@yellow-cell/core';
+import { useState } from 'react';
+import { useAsOf } from '../app/now.ts';
+import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { Actions } from './Actions.tsx';
+import { History } from './History.tsx';
+import { NoteForm } from './NoteForm.tsx';
+import { Dot } from './SignKey.tsx';
+import { statusLine } from './statusLine.ts';
+import { Timeline } from './Timeline.tsx';
+import { useChoice } from './useChoice.ts';
+import type { BoxView, CompartmentView, YardView } from './useYard.ts';
+
+interface CompartmentSlipProps {
+  view: YardView;
+  boxView: BoxView;
+  compartment: CompartmentView;
+}
+
+/** One compartment: what it is, what is due and why, what to do next. */
+export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipProps) {
+  const { box, designName, model } = boxView;
+  const { colony, attempt, first, status } = compartment;
+  const { on, isToday, isPast } = useAsOf();
+  const { choose } = useChoice();
+  const [correcting, setCorrecting] = useState(false);
+  const round = attempt?.round === undefined ? undefined : view.state.rounds.get(attempt.round);
+  const title = `${box.label} ${compartment.name}`;
+  const entrances = model.compartments[compartment.position]?.entrances ?? [];
+  return (
+    <>
+      <h2 className="text-xl">
+        <button type="button" className="hover:underline" onClick={() => choose(box.id)}>
+          {box.label}
+        </button>{' '}
+        · {compartment.name}
+      </h2>
+      <p className="text-soft">
+        {designName}
+        {box.place ? `, stand ${box.place.stand}` : ''}
+        {round ? ` · queen from round ${round.number}, donor “${round.donor}”` : ''}
+      </p>
+      <p className="mt-2 flex items-center gap-2 text-base">
+        <StatusIcon status={status} size={22} />
+        <strong>{statusLine(compartment)}</strong>
+      </p>
+      {attempt?.uncertainMother && (
+        <p className="mt-1 text-danger">Mother uncertain. {attempt.uncertainMother}</p>
+      )}
+      {attempt && (
+        <Timeline
+          attempt={attempt}
+          compartment={compartment}
+          weather={view.weather}
+          constants={view.constants}
+          on={on}
+        />
+      )}
+      {first && (
+        <div className="mt-2 flex gap-2.5 border-y border-hairline py-2.5">
+          {compartment.urgency === 'ahead' ? (
+            <Dot fill="var(--slip)" />
+          ) : (
+            <Dot fill={compartment.urgency === 'overdue' ? 'var(--danger)' : 'var(--yellow)'} />
+          )}
+          <p className="-mt-0.5 flex-1">
+            <strong>{first.title}.</strong> {first.reason}{' '}
+            <span className="text-soft">
+              Expected {showWindow(first.from, first.to, on)}
+              {compartment.urgency === 'overdue' ? `; overdue since ${showDay(first.to, on)}` : ''}.
+            </span>
+          </p>
+        </div>
+      )}
+      {isToday || correcting ? (
+        <>
+          {correcting && !isToday && (
+            <p className="mt-3 rounded bg-glow px-2 py-1">What you enter now is dated {showDay(on)}, noon.</p>
+          )}
+          <Actions view={view} boxView={boxView} compartment={compartment} title={title} />
+          <NoteForm box={box.id} colony={colony?.id} title={title} />
+        </>
+      ) : (
+        <p className="mt-3 text-soft">
+          {isPast
+            ? 'The past is shown as it was.'
+            : 'This is what is expected by then; nothing can be entered ahead.'}{' '}
+          {isPast && (
+            <button type="button" className="font-semibold underline" onClick={() => setCorrecting(true)}>
+              Correct this day
+            </button>
+          )}
+        </p>
+      )}
+      <BeforeYouOpen boxView={boxView} compartment={compartment} />
+      <h3 className="eyebrow">In it</h3>
+      <dl>
+        <Fact name="Frames">{compartment.frames}</Fact>
+        {colony && <Fact name="Stocked">{showDay(colony.stockedOn, on)}</Fact>}
+        {attempt && attempt.patterns.length > 0 && (
+          <Fact name="Pattern">
+            {attempt.patterns.map(({ pattern_pct }) => `${pattern_pct} %`).join(', ')}
+          </Fact>
+        )}
+        {box.place &&
+          entrances.map(({ id, side }) => (
+            <Fact key={id} name="Entrance">
+              {side}, flies {compassPoint(sideBearing(box.place?.bearing_deg ?? 0, side))}
+            </Fact>
+          ))}
+      </dl>
+      <History view={view} box={box.id} colony={colony?.id} />
+    </>
+  );
+}
+
+function Fact({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <div className="row-line">
+      <dt>{name}</dt>
+      <dd className="text-right text-soft">{children}</dd>
+    </div>
+  );
+}
+
+/** The cautions of opening, short, with the neighbours' names. */
+function BeforeYouOpen({
+  boxView: { compartments },
+  compartment,
+}: {
+  boxView: BoxView;
+  compartment: CompartmentView;
+}) {
+  const neighbours = compartments.filter(({ position }) => Math.abs(position - compartment.position) === 1);
+  const virgins = compartments.filter(({ status }) => status === 'virgin' || status === 'cellGiven');
+  return (
+    <>
+      <h3 className="eyebrow">Before you open</h3>
+      <p className="text-soft">
+        Veil and gloves; whoever has reacted to stings before keeps away or works under a doctor’s advice.{' '}
+        {neighbours.length > 0 &&
+          `Keep ${neighbours.map(({ name }) => name).join(' and ')} covered, and look under the lid for the queen. `}
+        {virgins.length > 0 &&
+          `Not between 11 and 17 h by the sun in flying weather: ${virgins.map(({ name }) => name).join(' and ')} may have a virgin out.`}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,79 @@
+import { useState } from 'react';
+import { newId } from '../app/ids.ts';
+import { draft } from '../app/useLog.ts';
+import { TextField } from '../parts/Field.tsx';
+import { type ActionProps, Form } from './Actions.tsx';
+
+interface StockFormProps extends ActionProps {
+  send: (what: string, drafts: readonly ReturnType<typeof draft>[]) => Promise<void>;
+  onCancel: () => void;
+}
+
+const COUNTS = [
+  ['sealedBrood', 'Frames of sealed brood'],
+  ['stores', 'Frames of stores and pollen'],
+  ['drawn', 'Drawn frames'],
+  ['shakes', 'Shakes of bees'],
+] as const;
+type CountName = (typeof COUNTS)[number][0];
+
+/** Bees and frames into a compartment: by default as handbook 5 has it, one of sealed brood, one of stores, the rest drawn. */
+export function StockForm({ boxView, compartment, send, onCancel }: StockFormProps) {
+  const [counts, setCounts] = useState<Record<CountName, string>>({
+    sealedBrood: '1',
+    stores: '1',
+    drawn: String(Math.max(0, compartment.frames - 2)),
+    shakes: '2',
+  });
+  const [openBrood, setOpenBrood] = useState(false);
+  const number = (name: CountName) => Number(counts[name]);
+  const problemOf = (name: CountName) =>
+    /^\d{1,2}$/.test(counts[name].trim()) && number(name) <= (name === 'shakes' ? 40 : 20)
+      ? undefined
+      : 'A whole number from 0 is needed.';
+  const frames = number('sealedBrood') + number('stores') + number('drawn');
+  const tooMany =
+    frames > compartment.frames
+      ? `That is ${frames} frames; the compartment holds ${compartment.frames}.`
+      : undefined;
+  const stock = () => {
+    if (tooMany || COUNTS.some(([name]) => problemOf(name))) return;
+    const payload = {
+      box: boxView.box.id,
+      colony: compartment.colony?.id ?? newId(),
+      bays: [...compartment.bays],
+      frames: { sealedBrood: number('sealedBrood'), stores: number('stores'), drawn: number('drawn') },
+      shakes: number('shakes'),
+      openBrood,
+    };
+    void send('stocked', [draft('stocked', payload)]);
+  };
+  return (
+    <Form save="Stocked" onSave={stock} onCancel={onCancel}>
+      <div className="grid grid-cols-2 gap-x-3">
+        {COUNTS.map(([name, label]) => (
+          <TextField
+            key={name}
+            label={label}
+            inputMode="numeric"
+            value={counts[name]}
+            problem={problemOf(name)}
+            onChange={({ target }) => setCounts({ ...counts, [name]: target.value })}
+          />
+        ))}
+      </div>
+      {tooMany && (
+        <p role="alert" className="mb-2 text-danger">
+          {tooMany}
+        </p>
+      )}
+      <label className="mb-1 flex items-center gap-2">
+        <input type="checkbox" checked={openBrood} onChange={({ target }) => setOpenBrood(target.checked)} />
+        Eggs or young larvae among it
+      </label>
+      <p className="mb-2 text-sm text-soft">
+        No old queen; keep it shut on vent and cool for one to three days, fed.
+      </p>
+    </Form>
+  );
+}

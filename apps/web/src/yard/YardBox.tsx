@@ -1,0 +1,201 @@
+import { type Compartment, showDay } from '@yellow-cell/core';
+import type { KeyboardEvent, MouseEvent } from 'react';
+import { BoxShapes } from '../drawing/BoxShapes.tsx';
+import { centreOf, standing } from '../drawing/place.ts';
+import { StatusSign } from '../drawing/StatusSign.tsx';
+import { statusLine } from './statusLine.ts';
+import { useChoice } from './useChoice.ts';
+import type { BoxView, CompartmentView } from './useYard.ts';
+
+/** Sheet units for a mm of box. */
+const BOX_SCALE = 0.235;
+/** A front that looks south is drawn without turning. */
+const UNTURNED_DEG = 180;
+
+interface YardBoxProps {
+  view: BoxView;
+  at: { x: number; y: number };
+}
+
+/** A box as it stands: to scale, turned to its bearing, each compartment with its sign, which stays upright. */
+export function YardBox({ view, at }: YardBoxProps) {
+  const { box, drawing, model, compartments } = view;
+  const { box: chosenBox, bay, choose } = useChoice();
+  const turn = (box.place?.bearing_deg ?? UNTURNED_DEG) - UNTURNED_DEG;
+  const placing = standing(BOX_SCALE, drawing);
+  const isChosen = chosenBox === box.id;
+  const occupied = new Set(
+    compartments.filter(({ status }) => status !== 'empty').flatMap(({ bays }) => bays),
+  );
+  const frameFill = framesOfEmpty(model.compartments, occupied);
+  const low = lowestPoint(drawing, turn);
+  return (
+    <g transform={`translate(${at.x} ${at.y})`}>
+      <g transform={`rotate(${turn})`}>
+        <g className="cursor-pointer" onClick={() => choose(box.id)} aria-hidden>
+          <BoxShapes
+            drawing={drawing}
+            placing={placing}
+            line={0.8}
+            fillOf={({ role, id }) => {
+              if (role === 'wall') return 'var(--wood)';
+              if (role === 'divider') return 'var(--wood-line)';
+              if (role === 'frame') return frameFill.has(id) ? 'var(--cavity)' : 'var(--comb)';
+              if (
+                role === 'compartment' &&
+                isChosen &&
+                compartments.some((each) => each.bays[0] === id && each.bays.includes(bay ?? ''))
+              )
+                return 'var(--yellow)';
+              if (role === 'compartment' && compartments.some((each) => each.bays[0] === id && isDue(each)))
+                return 'var(--glow)';
+              return undefined;
+            }}
+          />
+        </g>
+        <Entrances view={view} />
+        {compartments.map((compartment, index) => {
+          const room = model.compartments[index];
+          if (!room) return null;
+          const area = placing.rect({
+            x: room.x[0],
+            y: 0,
+            width: room.x[1] - room.x[0],
+            height: model.inside.length,
+          });
+          return (
+            <Room
+              key={compartment.position}
+              view={view}
+              compartment={compartment}
+              area={area}
+              turn={turn}
+              chosen={isChosen && compartment.bays.includes(bay ?? '')}
+              onChoose={() => choose(box.id, compartment.bays[0])}
+            />
+          );
+        })}
+      </g>
+      <text
+        y={low + 25}
+        textAnchor="middle"
+        fontSize={14}
+        fontWeight={700}
+        fill="var(--ink)"
+        textDecoration={isChosen ? 'underline' : undefined}
+      >
+        {box.label}
+      </text>
+    </g>
+  );
+}
+
+interface RoomProps {
+  view: BoxView;
+  compartment: CompartmentView;
+  area: { x: number; y: number; width: number; height: number };
+  turn: number;
+  chosen: boolean;
+  onChoose: () => void;
+}
+
+const isDue = ({ urgency }: CompartmentView): boolean => urgency === 'due' || urgency === 'overdue';
+
+/** One compartment: pressed or reached by keyboard, it is chosen. */
+function Room({ view, compartment, area, turn, chosen, onChoose }: RoomProps) {
+  const { x, y } = centreOf(area);
+  const due = isDue(compartment);
+  const sign = Math.min(1.25, Math.max(0.75, area.width / 22));
+  const disc = 9.5 * sign;
+  const dot = Math.min(5, 4.2 * sign);
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-pressed={chosen}
+      aria-label={`${view.box.label} ${compartment.name}: ${statusLine(compartment)}`}
+      className="group cursor-pointer outline-none"
+      onClick={(event: MouseEvent) => {
+        event.stopPropagation();
+        onChoose();
+      }}
+      onKeyDown={(event: KeyboardEvent) => {
+        if (event.key !== 'Enter' && event.key !== ' ') return;
+        event.preventDefault();
+        onChoose();
+      }}
+    >
+      <title>{`${view.box.label} ${compartment.name}: ${statusLine(compartment)}${compartment.first ? `. ${compartment.first.title}, expected ${showDay(compartment.first.expected)}` : ''}`}</title>
+      <rect x={area.x} y={area.y} width={area.width} height={area.height} fill="transparent" />
+      <rect
+        x={area.x}
+        y={area.y}
+        width={area.width}
+        height={area.height}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={chosen ? 2.5 : 2}
+        className={chosen ? '' : 'opacity-0 group-focus-visible:opacity-100'}
+      />
+      <g transform={`translate(${x} ${y}) rotate(${-turn})`}>
+        <circle r={disc} fill="var(--slip)" stroke="var(--hairline)" strokeWidth={0.8} />
+        <g transform={`scale(${sign * 0.86})`}>
+          <StatusSign status={compartment.status} />
+        </g>
+        {due && (
+          <circle
+            cx={disc * 0.8}
+            cy={-disc * 0.85}
+            r={dot}
+            fill={compartment.urgency === 'overdue' ? 'var(--danger)' : 'var(--yellow)'}
+            stroke="var(--ink)"
+            strokeWidth={1.2}
+          />
+        )}
+      </g>
+    </g>
+  );
+}
+
+/** Small arrows outside the wall where bees fly in. */
+function Entrances({ view: { model, drawing } }: { view: BoxView }) {
+  const placing = standing(BOX_SCALE, drawing);
+  const { inside, wall } = model;
+  return model.compartments.flatMap(({ entrances }) =>
+    entrances.map(({ id, side, along }) => {
+      const [centre, turn] = {
+        front: [{ x: along.mm, y: -wall }, -90],
+        back: [{ x: along.mm, y: inside.length + wall }, 90],
+        left: [{ x: -wall, y: along.mm }, 0],
+        right: [{ x: inside.width + wall, y: along.mm }, 180],
+      }[side] as [{ x: number; y: number }, number];
+      const { x, y } = placing.rect({ ...centre, width: 0, height: 0 });
+      return (
+        <path
+          key={id}
+          d="M-12 -4.5V4.5L-3.5 0Z"
+          transform={`translate(${x} ${y}) rotate(${turn})`}
+          fill="var(--ink)"
+        />
+      );
+    }),
+  );
+}
+
+function framesOfEmpty(compartments: readonly Compartment[], occupied: ReadonlySet<string>): Set<string> {
+  return new Set(
+    compartments
+      .filter(({ bays }) => !bays.some((bay) => occupied.has(bay)))
+      .flatMap(({ frames }) => frames.map(({ id }) => id)),
+  );
+}
+
+/** How far below its middle a turned box reaches, for its label. */
+function lowestPoint(drawing: BoxView['drawing'], turn_deg: number): number {
+  const turn = (turn_deg * Math.PI) / 180;
+  const half = {
+    x: ((drawing.x[1] - drawing.x[0]) / 2) * BOX_SCALE,
+    y: ((drawing.y[1] - drawing.y[0]) / 2) * BOX_SCALE,
+  };
+  return Math.abs(half.x * Math.sin(turn)) + Math.abs(half.y * Math.cos(turn));
+}

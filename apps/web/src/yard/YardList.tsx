@@ -1,0 +1,156 @@
+import { showDay, showWindow, statusWords } from '@yellow-cell/core';
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { Dot } from './SignKey.tsx';
+import { useChoice } from './useChoice.ts';
+import type { BoxView, CompartmentView, YardView } from './useYard.ts';
+
+interface Row {
+  view: BoxView;
+  compartment: CompartmentView;
+}
+
+type Column = 'box' | 'status' | 'since' | 'due';
+const COLUMNS: readonly (readonly [Column, string])[] = [
+  ['box', 'Compartment'],
+  ['status', 'Status'],
+  ['since', 'Since'],
+  ['due', 'Expected next'],
+];
+
+const NEVER = '9999';
+const KEYS: Readonly<Record<Column, (row: Row) => string>> = {
+  box: () => '',
+  status: ({ compartment }) => statusWords[compartment.status],
+  since: ({ compartment }) => compartment.since ?? NEVER,
+  due: ({ compartment }) =>
+    compartment.first ? `${compartment.urgency === 'ahead' ? 1 : 0}${compartment.first.expected}` : NEVER,
+};
+
+/** Every compartment in a line: sorted by any column, filtered by what is typed; on a phone, one large target each. */
+export function YardList({ view }: { view: YardView }) {
+  const [sort, setSort] = useState<{ column: Column; down: boolean }>({ column: 'box', down: false });
+  const [wanted, setWanted] = useState('');
+  const [dueOnly, setDueOnly] = useState(false);
+  const rows = useMemo(() => rowsOf(view, wanted, dueOnly, sort), [view, wanted, dueOnly, sort]);
+  return (
+    <div className="flex h-full flex-col bg-sheet">
+      <div className="flex flex-wrap items-center gap-4 px-5 py-2 max-sm:gap-3">
+        <input
+          aria-label="Show only"
+          className="field max-w-56 max-sm:max-w-36"
+          placeholder="Show only: box, status…"
+          value={wanted}
+          onChange={({ target }) => setWanted(target.value)}
+        />
+        <label className="flex items-center gap-2">
+          <input type="checkbox" checked={dueOnly} onChange={({ target }) => setDueOnly(target.checked)} />
+          Only what is due
+        </label>
+        <span className="text-soft max-sm:hidden">{rows.length} compartments</span>
+      </div>
+      <div className="min-h-0 flex-1 overflow-y-auto px-2 pb-16 sm:px-5">
+        <table className="w-full border-collapse">
+          <thead className="sticky top-0 z-10 bg-sheet text-left text-sm">
+            <tr>
+              {COLUMNS.map(([column, title]) => (
+                <th
+                  key={column}
+                  className={`py-1.5 pr-2 font-normal ${column === 'since' ? 'max-sm:hidden' : ''}`}
+                  aria-sort={sort.column === column ? (sort.down ? 'descending' : 'ascending') : 'none'}
+                >
+                  <button
+                    type="button"
+                    className="flex items-center gap-1 text-soft"
+                    onClick={() => setSort({ column, down: sort.column === column && !sort.down })}
+                  >
+                    {title}
+                    {sort.column === column &&
+                      (sort.down ? <ArrowDown size={14} aria-hidden /> : <ArrowUp size={14} aria-hidden />)}
+                  </button>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <ListRow key={row.view.box.id + row.compartment.position} row={row} on={view.on} />
+            ))}
+          </tbody>
+        </table>
+        {rows.length === 0 && (
+          <p className="py-4 text-soft">
+            {view.boxes.length === 0 ? 'No boxes stand here.' : 'Nothing fits that.'}
+          </p>
+        )}
+        {view.more && (
+          <button type="button" className="button mt-3" onClick={view.more}>
+            Show more boxes
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function ListRow({ row: { view, compartment }, on }: { row: Row; on: string }) {
+  const { box, bay, choose } = useChoice();
+  const { first, urgency, status, since } = compartment;
+  const chosen = box === view.box.id && compartment.bays.includes(bay ?? '');
+  const due = urgency === 'due' || urgency === 'overdue';
+  return (
+    <tr className={`border-t border-hairline ${chosen ? 'bg-glow' : ''}`}>
+      <td className="py-0 pr-2">
+        <button
+          type="button"
+          className="min-h-11 w-full text-left font-semibold hover:underline"
+          onClick={() => choose(view.box.id, compartment.bays[0])}
+        >
+          {view.box.label} · {compartment.name}
+        </button>
+      </td>
+      <td className="pr-2 whitespace-nowrap">
+        <StatusIcon status={status} /> {statusWords[status]}
+      </td>
+      <td className="pr-2 max-sm:hidden">{since ? showDay(since, on) : ''}</td>
+      <td className="pr-2">
+        {first ? (
+          <span className="flex items-center gap-1.5">
+            {due && <Dot fill={urgency === 'overdue' ? 'var(--danger)' : 'var(--yellow)'} />}
+            <span>
+              {first.title}{' '}
+              <span className="text-soft">
+                {urgency === 'overdue'
+                  ? `overdue since ${showDay(first.to, on)}`
+                  : showWindow(first.from, first.to, on)}
+              </span>
+            </span>
+          </span>
+        ) : (
+          <span className="text-soft">nothing</span>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+function rowsOf(
+  { boxes }: YardView,
+  wanted: string,
+  dueOnly: boolean,
+  { column, down }: { column: Column; down: boolean },
+): Row[] {
+  const typed = wanted.trim().toLowerCase();
+  const rows = boxes
+    .flatMap((view) => view.compartments.map((compartment) => ({ view, compartment })))
+    .filter(({ compartment: { urgency } }) => !dueOnly || urgency === 'due' || urgency === 'overdue')
+    .filter((row) => typed === '' || textOf(row).includes(typed));
+  const sorted = [...rows].sort((a, b) =>
+    KEYS[column](a) < KEYS[column](b) ? -1 : KEYS[column](a) > KEYS[column](b) ? 1 : 0,
+  );
+  return down ? sorted.reverse() : sorted;
+}
+
+const textOf = ({ view, compartment }: Row): string =>
+  `${view.box.label} ${compartment.name} ${statusWords[compartment.status]} ${compartment.first?.title ?? ''} ${view.designName}`.toLowerCase();

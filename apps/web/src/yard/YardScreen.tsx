@@ -1,0 +1,140 @@
+import { useSuspenseQuery } from '@tanstack/react-query';
+import type { Yard } from '@yellow-cell/contract';
+import { showDay } from '@yellow-cell/core';
+import { useState } from 'react';
+import { NavLink, useLocation, useParams, useSearchParams } from 'react-router';
+import { yardsQuery } from '../app/queries.ts';
+import { useKeys } from '../app/useKeys.ts';
+import { BoxSlip } from './BoxSlip.tsx';
+import { BuildBox } from './BuildBox.tsx';
+import { CompartmentSlip } from './CompartmentSlip.tsx';
+import { NewYard } from './NewYard.tsx';
+import { Slip } from './Slip.tsx';
+import { useChoice } from './useChoice.ts';
+import { useYard, type YardView } from './useYard.ts';
+import { YardList } from './YardList.tsx';
+import { YardMap } from './YardMap.tsx';
+import { YardSlip } from './YardSlip.tsx';
+
+export function YardScreen() {
+  const { data: yards } = useSuspenseQuery(yardsQuery);
+  const { yard: wanted } = useParams();
+  const yard = yards.find(({ id }) => id === wanted) ?? (wanted ? undefined : yards[0]);
+  if (yards.length === 0) {
+    return (
+      <main className="mx-auto max-w-xl p-6">
+        <h1 className="text-xl">No yard yet</h1>
+        <p className="mt-2 mb-4 text-soft">
+          A yard is where stands are. Name the first, and say where it lies: its sun, its zone and its weather
+          follow from that.
+        </p>
+        <NewYard />
+      </main>
+    );
+  }
+  if (!yard) return <p className="p-6">There is no such yard.</p>;
+  return <OneYard key={yard.id} yard={yard} yards={yards} />;
+}
+
+function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
+  const view = useYard(yard);
+  const { box, bay, choose } = useChoice();
+  const [params] = useSearchParams();
+  const [adding, setAdding] = useState(false);
+  const [shown, setShown] = useState<'map' | 'list'>(() =>
+    window.matchMedia('(max-width: 640px)').matches ? 'list' : 'map',
+  );
+  const chosenBox = view.boxes.find((each) => each.box.id === box);
+  const compartment = chosenBox?.compartments.find(({ bays }) => bay !== undefined && bays.includes(bay));
+  const build = params.get('build') ?? undefined;
+  useKeys({ escape: () => choose() });
+
+  const slip = () => {
+    if (adding) return <NewYard onDone={() => setAdding(false)} />;
+    if (build !== undefined) return <BuildBox view={view} design={build} />;
+    if (chosenBox && compartment)
+      return (
+        <CompartmentSlip
+          key={`${chosenBox.box.id}-${compartment.position}`}
+          view={view}
+          boxView={chosenBox}
+          compartment={compartment}
+        />
+      );
+    if (chosenBox) return <BoxSlip view={view} boxView={chosenBox} />;
+    return <YardSlip view={view} />;
+  };
+  const open = adding || build !== undefined || chosenBox !== undefined;
+
+  return (
+    <main className="flex h-full flex-col lg:flex-row">
+      <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+        <YardHead view={view} yards={yards} shown={shown} onShow={setShown} onAdd={() => setAdding(true)} />
+        <div className="min-h-0 flex-1">
+          {shown === 'map' ? <YardMap view={view} /> : <YardList view={view} />}
+        </div>
+      </div>
+      <Slip open={open} onClose={() => (adding ? setAdding(false) : choose())}>
+        {slip()}
+      </Slip>
+    </main>
+  );
+}
+
+interface YardHeadProps {
+  view: YardView;
+  yards: readonly Yard[];
+  shown: 'map' | 'list';
+  onShow: (shown: 'map' | 'list') => void;
+  onAdd: () => void;
+}
+
+function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
+  const { yard, boxes, weather, on } = view;
+  const { search } = useLocation();
+  const date = new URLSearchParams(search).get('on');
+  const compartments = boxes.flatMap((each) => each.compartments);
+  const due = compartments.filter(({ urgency }) => urgency === 'due' || urgency === 'overdue').length;
+  const today = weather.get(on);
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1 bg-sheet px-5 pt-3 pb-1">
+      <h1 className="text-base">{yard.name}</h1>
+      <p className="text-soft">
+        {boxes.length} boxes · {compartments.length} compartments · {due} due
+        {today
+          ? ` · ${today.max_C.toFixed(0)} °C, ${today.wind_ms.toFixed(0)} m/s, ${today.flying_h.toFixed(1)} h of flying weather`
+          : ''}
+      </p>
+      <nav aria-label="Yards" className="flex gap-3 text-sm">
+        {yards
+          .filter(({ id }) => id !== yard.id)
+          .map(({ id, name }) => (
+            <NavLink
+              key={id}
+              to={`/yard/${id}${date ? `?on=${date}` : ''}`}
+              className="font-semibold underline"
+            >
+              {name}
+            </NavLink>
+          ))}
+        <button type="button" className="underline" onClick={onAdd}>
+          Add a yard
+        </button>
+      </nav>
+      <div role="group" aria-label="View" className="ml-auto flex gap-1">
+        {(['map', 'list'] as const).map((each) => (
+          <button
+            key={each}
+            type="button"
+            aria-pressed={shown === each}
+            onClick={() => onShow(each)}
+            className={`border-b-3 px-2 pb-0.5 font-semibold ${shown === each ? 'border-yellow text-ink' : 'border-transparent text-soft'}`}
+          >
+            {each === 'map' ? 'Map' : 'List'}
+          </button>
+        ))}
+      </div>
+      {boxes.length === 0 && <p className="w-full text-soft">No box stood here on {showDay(on)}.</p>}
+    </div>
+  );
+}

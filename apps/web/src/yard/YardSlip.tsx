@@ -1,0 +1,96 @@
+import { type Expectation, showDay } from '@yellow-cell/core';
+import { Plus } from 'lucide-react';
+import { useSearchParams } from 'react-router';
+import { useAsOf } from '../app/now.ts';
+import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { Dot } from './SignKey.tsx';
+import { useChoice } from './useChoice.ts';
+import type { BoxView, CompartmentView, YardView } from './useYard.ts';
+
+interface Work {
+  view: BoxView;
+  compartment: CompartmentView;
+  first: Expectation;
+}
+
+/** With nothing chosen: what is due in the yard, most pressing first, and what comes in the next week. */
+export function YardSlip({ view }: { view: YardView }) {
+  const { isPast } = useAsOf();
+  const [, setParams] = useSearchParams();
+  const work = view.boxes.flatMap((each) =>
+    each.compartments.flatMap((compartment): Work[] =>
+      compartment.first ? [{ view: each, compartment, first: compartment.first }] : [],
+    ),
+  );
+  const of = (urgency: CompartmentView['urgency']) =>
+    work
+      .filter(({ compartment }) => compartment.urgency === urgency)
+      .sort((a, b) => (a.first.to < b.first.to ? -1 : 1));
+  const [overdue, due] = [of('overdue'), of('due')];
+  const ahead = of('ahead').sort((a, b) => (a.first.from < b.first.from ? -1 : 1));
+  return (
+    <>
+      <h2 className="text-lg">{view.yard.name}</h2>
+      {!isPast && (
+        <button
+          type="button"
+          className="button my-2 w-full"
+          onClick={() =>
+            setParams((before) => new URLSearchParams({ ...Object.fromEntries(before), build: '' }))
+          }
+        >
+          <Plus size={17} aria-hidden /> Build a box
+        </button>
+      )}
+      <WorkList title="Overdue" work={overdue} />
+      <WorkList title="Due" work={due} />
+      <WorkList title="Coming" work={ahead.slice(0, 12)} />
+      {work.length === 0 && (
+        <p className="mt-3 text-soft">
+          {view.boxes.length === 0
+            ? 'Nothing stands here yet. Build a box from a design, and it appears on the map.'
+            : 'Nothing is expected in this yard on this day.'}
+        </p>
+      )}
+    </>
+  );
+}
+
+function WorkList({ title, work }: { title: string; work: readonly Work[] }) {
+  const { choose } = useChoice();
+  if (work.length === 0) return null;
+  return (
+    <>
+      <h3 className="eyebrow">
+        {title} <span className="font-normal text-soft">{work.length}</span>
+      </h3>
+      <ul>
+        {work.map(({ view, compartment, first }) => (
+          <li key={view.box.id + compartment.position} className="border-b border-hairline">
+            <button
+              type="button"
+              className="flex min-h-11 w-full items-center gap-2 py-1.5 text-left hover:bg-glow"
+              onClick={() => choose(view.box.id, compartment.bays[0])}
+            >
+              {compartment.urgency === 'ahead' ? (
+                <StatusIcon status={compartment.status} size={16} />
+              ) : (
+                <Dot fill={compartment.urgency === 'overdue' ? 'var(--danger)' : 'var(--yellow)'} />
+              )}
+              <span className="flex-1">
+                <strong>
+                  {view.box.label} {compartment.name}
+                </strong>{' '}
+                {first.title}
+              </span>
+              <span className="shrink-0 text-sm text-soft">
+                {compartment.urgency === 'ahead' ? 'from ' : 'by '}
+                {showDay(compartment.urgency === 'ahead' ? first.from : first.to, first.to)}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

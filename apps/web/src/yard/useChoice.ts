@@ -1,0 +1,29 @@
+import { useSearchParams } from 'react-router';
+
+/** What is chosen in the yard, kept in the address: a box, or one compartment of it by its first bay. */
+export interface Choice {
+  box: string | undefined;
+  bay: string | undefined;
+  choose(box?: string, bay?: string): void;
+}
+
+export function useChoice(): Choice {
+  const [params, setParams] = useSearchParams();
+  return {
+    box: params.get('box') ?? undefined,
+    bay: params.get('bay') ?? undefined,
+    choose: (box, bay) =>
+      setParams((before) => {
+        const next = new URLSearchParams(before);
+        for (const [key, value] of [
+          ['box', box],
+          ['bay', bay],
+        ] as const) {
+          if (value) next.set(key, value);
+          else next.delete(key);
+        }
+        next.delete('build');
+        return next;
+      }),
+  };
+}

@@ -1,0 +1,97 @@
+import type { Entry, NewDesign, NewYard, WeatherDay } from '@yellow-cell/contract';
+import { compartmentBays, type Day, dayOf, plusDays } from '@yellow-cell/core';
+import { type DemoDesign, type DesignKey, demoDesigns } from './designs.ts';
+import { BREEDER, type Diary, newDiary } from './diary.ts';
+import { type Place, runSeason, type World } from './season.ts';
+import { type Seed, seedFrom } from './seed.ts';
+import { weatherBetween } from './weather.ts';
+import { type BoxPlan, boxPlans, demoYards, type YardKey, ZONE } from './yards.ts';
+
+export const DEMO_BREEDER = 'd0000000-0000-4000-8000-000000000001';
+export const demoPerson = BREEDER;
+export const demoBreederName = 'Feldspat queens';
+
+export interface Demo {
+  yards: NewYard[];
+  designs: NewDesign[];
+  entries: Entry[];
+}
+
+const SEED = 48;
+/** From here on this season's weather was entered every evening; before, once a week. */
+const DAILY_FROM = '04-01';
+
+/**
+ * An invented breeder's last season whole and this one up to an instant: the same seed and the same day give
+ * the same demo, id for id. Everything is entries such as a user's.
+ */
+export function createDemo(until: string): Demo {
+  const today = dayOf(until, ZONE);
+  const year = Number(today.slice(0, 4));
+  const seed = seedFrom(SEED);
+  const diary = newDiary(seed);
+  const yards = demoYards(seed);
+  const designs = demoDesigns(seed);
+  const plans = boxPlans(seed);
+  const weather = new Map(
+    Object.values(yards).map(({ id }) => [
+      id,
+      new Map(weatherBetween(`${year - 1}-01-01`, `${year}-12-31`, seed).map((day) => [day.date, day])),
+    ]),
+  );
+  const places = plans.flatMap((plan) =>
+    build(seed, diary, plan, designs, yards, `${year - 1}-04-0${seed.between(1, 8)}`),
+  );
+  const world: World = { seed, diary, weather };
+  runSeason(world, places, year - 1);
+  runSeason(world, places, year);
+  for (const [yard, days] of weather) recordWeather(diary, yard, [...days.values()], year, today);
+  return {
+    yards: Object.values(yards),
+    designs: Object.values(designs).map(({ saved }) => saved),
+    entries: diary.entries().filter(({ occurredAt }) => Date.parse(occurredAt) <= Date.parse(until)),
+  };
+}
+
+function build(
+  seed: Seed,
+  diary: Diary,
+  plan: BoxPlan,
+  designs: Record<DesignKey, DemoDesign>,
+  yards: Record<YardKey, NewYard>,
+  on: Day,
+): Place[] {
+  const box = seed.id();
+  const yard = yards[plan.yard].id;
+  const { saved, content } = designs[plan.design];
+  const { stand, east_m, north_m, bearing_deg, label } = plan;
+  diary.write('boxBuilt', on, { box, label, design: saved.id, version: 1 }, { hour: 14 });
+  diary.write('boxPlaced', plusDays(on, 3), { box, yard, stand, east_m, north_m, bearing_deg });
+  return compartmentBays(content).map((bays) => ({
+    box,
+    yard,
+    bays: bays.map(({ id }) => id),
+    frames: bays.reduce((count, { frames }) => count + frames.length, 0),
+    winters: plan.design === 'single',
+    status: 'empty',
+    freeOn: plusDays(on, 3),
+  }));
+}
+
+function recordWeather(
+  diary: Diary,
+  yard: string,
+  days: readonly WeatherDay[],
+  year: number,
+  today: Day,
+): void {
+  let week: WeatherDay[] = [];
+  for (const day of days) {
+    if (day.date >= today) break;
+    week.push(day);
+    if (day.date >= `${year}-${DAILY_FROM}` || week.length === 7) {
+      diary.write('weatherRecorded', day.date, { yard, days: week }, { hour: 21 });
+      week = [];
+    }
+  }
+}

@@ -1,0 +1,3 @@
+export { type Computed, compute, computeText } from './compute.ts';
+export { problemsOf } from './problems.ts';
+export { isSubject, type SubjectName, subjects } from './subjects.ts';

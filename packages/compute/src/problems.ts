@@ -1,0 +1,58 @@
+import type { Problem } from '@yellow-cell/contract';
+import type { z } from 'zod';
+
+type Issue = z.core.$ZodIssue;
+
+/** What Zod found, as the product's own problems: one for each place, with a plain sentence. */
+export function problemsOf(error: z.ZodError, asked: unknown): Problem[] {
+  return error.issues.flatMap((issue) => problemsOfIssue(issue, asked));
+}
+
+function problemsOfIssue(issue: Issue, asked: unknown): Problem[] {
+  const at = issue.path.map(String);
+  if (issue.code === 'unrecognized_keys') {
+    return issue.keys.map((key) => ({
+      path: [...at, key].join('.'),
+      value: valueAt(asked, [...at, key]),
+      sentence: `There is no field “${key}” here.`,
+    }));
+  }
+  const value = valueAt(asked, at);
+  return [
+    { path: at.join('.'), ...(value === undefined ? {} : { value }), sentence: sentenceOf(issue, value) },
+  ];
+}
+
+function sentenceOf(issue: Issue, value: unknown): string {
+  if (issue.code === 'invalid_type') {
+    if (value === undefined) return 'This field is missing.';
+    if (typeof value === 'number') return 'The number is too large to be one.';
+    return `${withArticle(issue.expected)} is needed here, not ${kindOf(value)}.`;
+  }
+  if (issue.code === 'invalid_value') return `One of ${issue.values.map(String).join(', ')} is needed here.`;
+  if (issue.code === 'invalid_union') return 'None of the kinds known here has this shape.';
+  if (
+    issue.code === 'too_small' &&
+    typeof issue.origin === 'string' &&
+    issue.message.startsWith('Too small')
+  ) {
+    return `${issue.origin === 'array' ? 'The list' : 'The value'} is too short or too small.`;
+  }
+  return issue.message;
+}
+
+const withArticle = (expected: string): string =>
+  /^[aeiou]/.test(expected) ? `An ${expected}` : `A ${expected}`;
+
+function kindOf(value: unknown): string {
+  if (value === null) return 'null';
+  if (Array.isArray(value)) return 'a list';
+  return typeof value === 'string' ? 'text' : withArticle(typeof value).toLowerCase();
+}
+
+function valueAt(asked: unknown, path: readonly string[]): unknown {
+  return path.reduce<unknown>(
+    (value, key) => (value as Readonly<Record<string, unknown>> | null | undefined)?.[key],
+    asked,
+  );
+}

@@ -1,0 +1,32 @@
+import { z } from 'zod';
+
+/** What a compartment is, from empty to done (handbook: words). */
+export const Status = z.enum([
+  'empty',
+  'stocked',
+  'cellGiven',
+  'virgin',
+  'laying',
+  'proven',
+  'queenright',
+  'failed',
+  'unknown',
+]);
+export type Status = z.infer<typeof Status>;
+
+export const FailReason = z.enum([
+  'cellNotOpened',
+  'virginLost',
+  'droneLayer',
+  'layingWorkers',
+  'absconded',
+  'robbed',
+  'starved',
+  'queenKilled',
+  'superseded',
+  'unknown',
+]);
+export type FailReason = z.infer<typeof FailReason>;
+
+export const QueenFate = z.enum(['sold', 'bank', 'colony', 'culled', 'died']);
+export type QueenFate = z.infer<typeof QueenFate>;

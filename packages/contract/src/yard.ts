@@ -1,0 +1,150 @@
+import { z } from 'zod';
+import { Design } from './design.ts';
+import { LogEvent } from './event.ts';
+import { CalendarDate, Id, Instant, name, Zone } from './primitives.ts';
+import { Status } from './status.ts';
+
+export const YardFields = z.strictObject({
+  name: name(80),
+  latitude_deg: z.number().min(-90, 'A latitude is at least -90°.').max(90, 'A latitude is at most 90°.'),
+  longitude_deg: z
+    .number()
+    .min(-180, 'A longitude is at least -180°.')
+    .max(180, 'A longitude is at most 180°.'),
+  zone: Zone,
+});
+export type YardFields = z.infer<typeof YardFields>;
+export const Yard = YardFields.extend({
+  id: Id,
+  version: z.number().int(),
+  boxes: z.number().int(),
+  compartments: z.number().int(),
+});
+export type Yard = z.infer<typeof Yard>;
+export const NewYard = YardFields.extend({ id: Id });
+export type NewYard = z.infer<typeof NewYard>;
+export const ChangedYard = YardFields.extend({ version: z.number().int().min(1) });
+export type ChangedYard = z.infer<typeof ChangedYard>;
+
+export const DueKind = z.enum([
+  'giveCell',
+  'searchWildCells',
+  'checkOpening',
+  'lookForEggs',
+  'declareFailed',
+  'scorePattern',
+  'harvest',
+  'settleFailed',
+  'lookAfterCombining',
+]);
+export type DueKind = z.infer<typeof DueKind>;
+
+/** One compartment as the read tables keep it: as things stand with all that is recorded. */
+export const CompartmentRow = z.strictObject({
+  position: z.number().int(),
+  name: z.string(),
+  frames: z.number().int(),
+  status: Status,
+  since: CalendarDate.nullable(),
+  due: DueKind.nullable(),
+  dueFrom: CalendarDate.nullable(),
+  dueExpected: CalendarDate.nullable(),
+  dueTo: CalendarDate.nullable(),
+});
+export type CompartmentRow = z.infer<typeof CompartmentRow>;
+export const BoxRow = z.strictObject({
+  id: Id,
+  label: z.string(),
+  design: Id,
+  designVersion: z.number().int(),
+  yard: Id.nullable(),
+  stand: z.string().nullable(),
+  compartments: z.array(CompartmentRow),
+});
+export type BoxRow = z.infer<typeof BoxRow>;
+/** A page by key: ask again with `after` = `next` for what follows. */
+export const BoxPage = z.strictObject({ boxes: z.array(BoxRow), next: z.string().nullable() });
+export type BoxPage = z.infer<typeof BoxPage>;
+
+/** Enough to fold one page of a yard at any date: its boxes' events, its weather, the rounds, and the designs they are built from. */
+export const YardLog = z.strictObject({
+  events: z.array(LogEvent),
+  designs: z.array(Design),
+  next: z.string().nullable(),
+});
+export type YardLog = z.infer<typeof YardLog>;
+
+export const RoundRow = z.strictObject({
+  id: Id,
+  number: z.number().int(),
+  donor: z.string(),
+  graftedOn: CalendarDate,
+  grafts: z.number().int(),
+  accepted: z.number().int(),
+});
+export type RoundRow = z.infer<typeof RoundRow>;
+
+/** What the ribbon draws of one year. */
+export const YearRibbon = z.strictObject({
+  latitude_deg: z.number(),
+  longitude_deg: z.number(),
+  days: z.array(z.strictObject({ date: CalendarDate, max_C: z.number(), flying_h: z.number() })),
+  rounds: z.array(RoundRow),
+  /** Compartments with something expected on the day, by its expected date. */
+  due: z.array(z.strictObject({ date: CalendarDate, count: z.number().int() })),
+});
+export type YearRibbon = z.infer<typeof YearRibbon>;
+
+export const TakeGroup = z.strictObject({
+  key: z.string(),
+  label: z.string(),
+  takes: z.number().int(),
+  misses: z.number().int(),
+  open: z.number().int(),
+  /** takes ÷ (takes + misses); null with none. */
+  rate: z.number().nullable(),
+  /** Equal-tailed 90 % of Beta(1 + takes, 1 + misses). */
+  low: z.number(),
+  high: z.number(),
+});
+export type TakeGroup = z.infer<typeof TakeGroup>;
+export const TakesBy = z.enum(['design', 'box', 'frames']);
+export type TakesBy = z.infer<typeof TakesBy>;
+export const TakeReport = z.strictObject({
+  on: CalendarDate,
+  by: TakesBy,
+  groups: z.array(TakeGroup),
+  all: TakeGroup,
+  reasons: z.array(z.strictObject({ reason: z.string(), count: z.number().int() })),
+});
+export type TakeReport = z.infer<typeof TakeReport>;
+
+export const Units = z.enum(['mm', 'inch']);
+export type Units = z.infer<typeof Units>;
+export const SettingFields = z.strictObject({
+  person: name(60),
+  units: Units,
+  /** Constants that the breeder changed, for each yard: name → value. */
+  constants: z.record(Id, z.record(z.string(), z.number())),
+});
+export type SettingFields = z.infer<typeof SettingFields>;
+export const Settings = SettingFields.extend({ version: z.number().int() });
+export type Settings = z.infer<typeof Settings>;
+
+export const Session = z.strictObject({
+  breeder: z.strictObject({ id: Id, name: z.string() }),
+  now: Instant,
+  /** True while the demo's own clock runs instead of the real one. */
+  demoClock: z.boolean(),
+  realNow: Instant,
+  settings: Settings,
+});
+export type Session = z.infer<typeof Session>;
+
+export const Health = z.strictObject({
+  process: z.literal('up'),
+  database: z.enum(['up', 'down']),
+  migration: z.string().nullable(),
+  loaded: z.boolean(),
+});
+export type Health = z.infer<typeof Health>;

@@ -1,0 +1,15 @@
+import { format, parseISO } from 'date-fns';
+import type { Day } from './days.ts';
+
+/** A day as people write it: `17 May`, or with its year where `reference` lies in another. */
+export function showDay(day: Day, reference?: Day): string {
+  return format(
+    parseISO(day),
+    reference && reference.slice(0, 4) === day.slice(0, 4) ? 'd MMM' : 'd MMM yyyy',
+  );
+}
+
+/** A window as people write it: `29 May – 2 June`. */
+export function showWindow(from: Day, to: Day, reference?: Day): string {
+  return from === to ? showDay(from, reference) : `${showDay(from, reference)} – ${showDay(to, reference)}`;
+}

@@ -1,0 +1,47 @@
+import type { DesignContent, Status } from '@yellow-cell/contract';
+import { compartmentBays } from '../box/model.ts';
+import { compartmentNames } from '../box/names.ts';
+import type { Day } from '../calendar/days.ts';
+import type { Attempt, BoxState, Colony, Designs, YardState } from './state.ts';
+
+/** A compartment of a box as it stands: its bays, what it is called there, and what lives in it. */
+export interface StandingCompartment {
+  position: number;
+  name: string;
+  bays: readonly string[];
+  frames: number;
+  status: Status;
+  since: Day | null;
+  colony?: Colony;
+  attempt?: Attempt;
+}
+
+export function designOf(designs: Designs, box: BoxState): DesignContent | undefined {
+  return designs.get(box.design)?.versions.find(({ number }) => number === box.version)?.content;
+}
+
+/** The compartments of a box in order from x = 0, named by its bearing where it has been placed. */
+export function compartmentsOf(state: YardState, designs: Designs, box: BoxState): StandingCompartment[] {
+  const design = designOf(designs, box);
+  if (!design) return [];
+  const groups = compartmentBays(design);
+  const names = compartmentNames(groups.length, box.place?.bearing_deg);
+  const here = [...state.colonies.values()].filter((colony) => colony.box === box.id);
+  return groups.map((bays, position) => {
+    const ids = bays.map(({ id }) => id);
+    const of = here.filter((colony) => colony.bays.some((bay) => ids.includes(bay)));
+    const living = of.find(({ ended }) => !ended);
+    const last = of.at(-1);
+    const attempt = living?.attempt === undefined ? undefined : state.attempts.get(living.attempt);
+    return {
+      position,
+      name: names[position] ?? '',
+      bays: ids,
+      frames: bays.reduce((count, { frames }) => count + frames.length, 0),
+      status: living?.status ?? 'empty',
+      since: living?.since ?? last?.ended?.on ?? null,
+      ...(living ? { colony: living } : {}),
+      ...(attempt ? { attempt } : {}),
+    };
+  });
+}

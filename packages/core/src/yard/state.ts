@@ -1,0 +1,74 @@
+import type { Design, FailReason, LogEvent, QueenFate, Status, WeatherDay } from '@yellow-cell/contract';
+import type { Day } from '../calendar/days.ts';
+
+/** What the fold of events says of the boxes concerned, as of a day. */
+export interface YardState {
+  boxes: ReadonlyMap<string, BoxState>;
+  colonies: ReadonlyMap<string, Colony>;
+  attempts: ReadonlyMap<string, Attempt>;
+  rounds: ReadonlyMap<string, Round>;
+  /** Weather of each yard by day. */
+  weather: ReadonlyMap<string, ReadonlyMap<Day, WeatherDay>>;
+  /** Effective events in the order they happened. */
+  story: readonly LogEvent[];
+  /** Entries that cannot be, left out of the story until a person settles them. */
+  toSettle: readonly { event: LogEvent; sentence: string }[];
+}
+
+export interface BoxState {
+  id: string;
+  label: string;
+  design: string;
+  version: number;
+  builtOn: Day;
+  place?: { yard: string; stand: string; east_m: number; north_m: number; bearing_deg: number; since: Day };
+  takenApartOn?: Day;
+}
+
+export interface Colony {
+  id: string;
+  box: string;
+  bays: readonly string[];
+  stockedOn: Day;
+  openBrood: boolean;
+  status: Status;
+  since: Day;
+  /** The attempt now in it, or the last one. */
+  attempt?: string;
+  combinedOn?: Day;
+  ended?: { on: Day; how: 'combined' | 'queenTaken' | 'lost' };
+}
+
+export interface Attempt {
+  id: string;
+  colony: string;
+  box: string;
+  bays: readonly string[];
+  round?: string;
+  givenOn: Day;
+  openedOn?: Day;
+  /** First eggs or worker brood seen: the day it became a take. */
+  layingOn?: Day;
+  patterns: readonly { on: Day; pattern_pct: number }[];
+  failed?: { on: Day; reason: FailReason };
+  taken?: { on: Day; to: QueenFate };
+  /** Why her mother is not certain, where it is not. */
+  uncertainMother?: string;
+}
+
+export interface Round {
+  id: string;
+  number: number;
+  donor: string;
+  graftedOn: Day;
+  grafts: number;
+  accepted: number;
+}
+
+export type Designs = ReadonlyMap<string, Design>;
+
+/** What the registers hold beside the log: the designs, whose bays the events name, and the yards there are. */
+export interface Known {
+  designs: Designs;
+  yards: ReadonlySet<string>;
+}

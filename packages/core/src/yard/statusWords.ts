@@ -1,0 +1,34 @@
+import type { FailReason, QueenFate, Status } from '@yellow-cell/contract';
+
+export const statusWords: Readonly<Record<Status, string>> = {
+  empty: 'empty',
+  stocked: 'stocked, no queen',
+  cellGiven: 'cell given',
+  virgin: 'virgin',
+  laying: 'laying',
+  proven: 'proven',
+  queenright: 'queenright',
+  failed: 'failed',
+  unknown: 'unknown',
+};
+
+export const failWords: Readonly<Record<FailReason, string>> = {
+  cellNotOpened: 'cell not opened',
+  virginLost: 'virgin lost',
+  droneLayer: 'drone layer',
+  layingWorkers: 'laying workers',
+  absconded: 'absconded',
+  robbed: 'robbed',
+  starved: 'starved',
+  queenKilled: 'queen killed on introduction',
+  superseded: 'superseded',
+  unknown: 'reason unknown',
+};
+
+export const fateWords: Readonly<Record<QueenFate, string>> = {
+  sold: 'sold',
+  bank: 'to the bank',
+  colony: 'to a colony',
+  culled: 'culled',
+  died: 'died',
+};

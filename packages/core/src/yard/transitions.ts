@@ -1,0 +1,60 @@
+import type { EventKind, Status } from '@yellow-cell/contract';
+
+/**
+ * Which events lead from which status to which: the one table, printed in docs/models.md.
+ * `same` keeps the status: the event is an observation that adds to the record.
+ */
+interface Transition {
+  from: readonly Status[];
+  to: Status | 'same';
+}
+
+export const transitions = {
+  stocked: [
+    { from: ['empty'], to: 'stocked' },
+    { from: ['stocked', 'failed', 'unknown'], to: 'stocked' },
+  ],
+  cellGiven: [{ from: ['stocked', 'failed', 'unknown'], to: 'cellGiven' }],
+  cellOpened: [
+    { from: ['cellGiven'], to: 'virgin' },
+    { from: ['virgin', 'laying', 'proven'], to: 'same' },
+  ],
+  eggsSeen: [
+    { from: ['cellGiven', 'virgin'], to: 'laying' },
+    { from: ['laying', 'proven', 'queenright'], to: 'same' },
+    { from: ['stocked', 'unknown'], to: 'queenright' },
+  ],
+  patternScored: [
+    { from: ['cellGiven', 'virgin', 'laying'], to: 'proven' },
+    { from: ['proven', 'queenright'], to: 'same' },
+  ],
+  failed: [
+    { from: ['stocked', 'cellGiven', 'virgin', 'laying', 'proven', 'queenright', 'unknown'], to: 'failed' },
+  ],
+  queenTaken: [{ from: ['virgin', 'laying', 'proven', 'queenright'], to: 'stocked' }],
+  combined: [
+    {
+      from: ['stocked', 'cellGiven', 'virgin', 'laying', 'proven', 'queenright', 'failed', 'unknown'],
+      to: 'empty',
+    },
+  ],
+} as const satisfies Partial<Record<EventKind, readonly Transition[]>>;
+
+export type StatusEvent = keyof typeof transitions;
+
+/** The status after an event, or undefined where that event cannot follow. */
+export function statusAfter(kind: StatusEvent, status: Status): Status | undefined {
+  const found = (transitions[kind] as readonly Transition[]).find(({ from }) => from.includes(status));
+  if (!found) return undefined;
+  return found.to === 'same' ? status : found.to;
+}
+
+/** The table as Markdown, for docs/models.md; a test holds the two together. */
+export function transitionTable(): string {
+  const rows = Object.entries(transitions).flatMap(([kind, list]) =>
+    (list as readonly Transition[]).map(
+      ({ from, to }) => `| ${kind} | ${from.join(', ')} | ${to === 'same' ? 'unchanged' : to} |`,
+    ),
+  );
+  return ['| event | from | to |', '|---|---|---|', ...rows].join('\n');
+}

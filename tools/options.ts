@@ -1,0 +1,53 @@
+import { isAbsolute, resolve } from 'node:path';
+import { parseArgs } from 'node:util';
+import { defaultDataDir } from './postgres/place.ts';
+import { Said } from './said.ts';
+
+export interface StartOptions {
+  port: number;
+  host: string;
+  dataDir: string;
+  empty: boolean;
+  reset: boolean;
+  yes: boolean;
+}
+
+const USAGE = 'npm start -- [--port N] [--host ADDRESS] [--data DIR] [--empty] [--reset [--yes]]';
+
+export function startOptions(args: readonly string[]): StartOptions {
+  const values = parsed(args);
+  const port = Number(values.port);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new Said(`--port ${values.port}: a port is a whole number from 1 to 65535.`);
+  return {
+    port,
+    host: values.host,
+    dataDir:
+      values.data === undefined
+        ? defaultDataDir()
+        : isAbsolute(values.data)
+          ? values.data
+          : resolve(process.env.INIT_CWD ?? process.cwd(), values.data),
+    empty: values.empty,
+    reset: values.reset,
+    yes: values.yes,
+  };
+}
+
+function parsed(args: readonly string[]) {
+  try {
+    return parseArgs({
+      args: [...args],
+      options: {
+        port: { type: 'string', default: '8173' },
+        host: { type: 'string', default: '127.0.0.1' },
+        data: { type: 'string' },
+        empty: { type: 'boolean', default: false },
+        reset: { type: 'boolean', default: false },
+        yes: { type: 'boolean', default: false },
+      },
+    }).values;
+  } catch (error) {
+    throw new Said(`${(error as Error).message}\nUse: ${USAGE}`);
+  }
+}
