@@ -12,6 +12,7 @@ export async function serveWeb(app: FastifyInstance, webDir: string | undefined)
   if (page) {
     await app.register(fastifyStatic, {
       root: webDir,
+      cacheControl: false,
       setHeaders(reply, path) {
         const hashed = path.includes('/assets/');
         reply.setHeader('cache-control', hashed ? `public, max-age=${YEAR_S}, immutable` : 'no-cache');

@@ -134,7 +134,6 @@ export interface EventToSettleTable extends Owned {
 }
 
 export type EventRow = Selectable<EventTable>;
-export type NewEventRow = Insertable<EventTable>;
 export type ReadRows = {
   boxes: Insertable<BoxStateTable>[];
   compartments: Insertable<CompartmentStateTable>[];

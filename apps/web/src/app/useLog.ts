@@ -45,6 +45,7 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
   };
 
   return async (title, drafts) => {
+    toast({ text: `${title}…` }); // takes the place of the last message, whose undo would now be of the wrong entry
     const { entries, delivery } = await send(title, drafts);
     if (delivery.state === 'stored') {
       const undo = entries
@@ -63,6 +64,7 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
         },
       });
     }
+    if (delivery.state === 'refused') toast({ text: delivery.problems[0]?.sentence ?? `${title}: refused.` });
     if (delivery.state === 'kept') toast({ text: `${title}: kept on this device until the server answers.` });
     return delivery;
   };

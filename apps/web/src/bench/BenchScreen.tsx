@@ -1,11 +1,12 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import { boxFromAbove, deriveBox, designProblems } from '@yellow-cell/core';
+import type { DesignContent } from '@yellow-cell/contract';
+import { boxFromAbove, deriveBox, designProblems, withEqualSlack } from '@yellow-cell/core';
 import { useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { designQuery } from '../app/queries.ts';
 import { BenchSheet } from './BenchSheet.tsx';
 import { BenchSlip } from './BenchSlip.tsx';
-import { useDraft } from './useDraft.ts';
+import { draftOf, useDraft } from './useDraft.ts';
 
 export function BenchScreen() {
   const { design = 'new' } = useParams();
@@ -22,7 +23,9 @@ function Board({ id, saved }: { id: string; saved?: Parameters<typeof useDraft>[
   const desk = useDraft(id, saved);
   const { content } = desk.draft;
   const problems = useMemo(() => designProblems(content), [content]);
-  const possible = useRef(content);
+  // A draft kept through a reload may be impossible from the start: then the box is drawn at equal slack, or as it was saved.
+  const possible = useRef<DesignContent>(undefined);
+  possible.current ??= firstPossible([content, withEqualSlack(content), draftOf(saved).content]);
   if (problems.length === 0) possible.current = content;
   const shown = possible.current;
   const model = useMemo(() => deriveBox(shown), [shown]);
@@ -50,4 +53,10 @@ function Board({ id, saved }: { id: string; saved?: Parameters<typeof useDraft>[
       />
     </main>
   );
+}
+
+function firstPossible(designs: readonly DesignContent[]): DesignContent {
+  const found = designs.find((design) => designProblems(design).length === 0);
+  if (!found) throw new Error('Neither the draft nor what was saved can be drawn.');
+  return found;
 }

@@ -1,21 +1,9 @@
-import type { FailReason, Problem, QueenFate } from '@yellow-cell/contract';
-import { failWords, fateWords, plusDays, showDay } from '@yellow-cell/core';
-import { type ReactNode, useState } from 'react';
-import { newId } from '../app/ids.ts';
+import type { Problem } from '@yellow-cell/contract';
+import { useState } from 'react';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
-import { SelectField, TextField } from '../parts/Field.tsx';
-import { StockForm } from './StockForm.tsx';
-import type { BoxView, CompartmentView, YardView } from './useYard.ts';
-
-export interface ActionProps {
-  view: YardView;
-  boxView: BoxView;
-  compartment: CompartmentView;
-  title: string;
-}
-
-type Send = (what: string, drafts: readonly Draft[]) => Promise<void>;
-type FormKind = 'stock' | 'cell' | 'pattern' | 'fail' | 'take' | 'combine';
+import { ActionForm, type FormKind } from './ActionForms.tsx';
+import type { ActionProps, FormProps } from './Form.tsx';
+import type { BoxView, CompartmentView } from './useYard.ts';
 
 interface Offer {
   name: string;
@@ -28,14 +16,20 @@ export function Actions({ view, boxView, compartment, title }: ActionProps) {
   const log = useLog();
   const [form, setForm] = useState<FormKind>();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const send: Send = async (what, drafts) => {
+  const send: FormProps['send'] = async (what, drafts) => {
     const delivery = await log(`${title}: ${what}`, drafts);
-    setProblems(delivery.state === 'refused' ? delivery.problems : []);
-    if (delivery.state !== 'refused') setForm(undefined);
+    const refused = delivery.state === 'refused';
+    setProblems(refused ? delivery.problems : []);
+    return !refused;
   };
   const press = ({ name, act }: Offer) => (typeof act === 'string' ? setForm(act) : void send(name, [act]));
+  const sendForm: FormProps['send'] = async (what, drafts) => {
+    const taken = await send(what, drafts);
+    if (taken) setForm(undefined);
+    return taken;
+  };
   const [main, ...others] = offersFor(boxView, compartment);
-  const props = { view, boxView, compartment, title, send, onCancel: () => setForm(undefined) };
+  const props = { view, boxView, compartment, title, send: sendForm, onCancel: () => setForm(undefined) };
   return (
     <div className="mt-3">
       {problems.map(({ sentence }) => (
@@ -104,248 +98,4 @@ function offersFor({ box }: BoxView, { status, colony, attempt, urgency, first }
     default:
       return [{ name: 'Stock it…', act: 'stock' }];
   }
-}
-
-interface FormProps extends ActionProps {
-  send: Send;
-  onCancel: () => void;
-}
-
-function ActionForm({ kind, ...props }: FormProps & { kind: FormKind }) {
-  switch (kind) {
-    case 'stock':
-      return <StockForm {...props} />;
-    case 'cell':
-      return <CellForm {...props} />;
-    case 'pattern':
-      return <PatternForm {...props} />;
-    case 'fail':
-      return <FailForm {...props} />;
-    case 'take':
-      return <TakeForm {...props} />;
-    case 'combine':
-      return <CombineForm {...props} />;
-  }
-}
-
-/** The frame of every small form: fields, save, cancel. */
-export function Form({
-  save,
-  onSave,
-  onCancel,
-  children,
-}: {
-  save: string;
-  onSave: () => void;
-  onCancel: () => void;
-  children: ReactNode;
-}) {
-  return (
-    <form
-      className="rounded-lg border border-hairline p-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        onSave();
-      }}
-    >
-      {children}
-      <div className="mt-1 flex gap-2">
-        <button type="submit" className="button button-main flex-1">
-          {save}
-        </button>
-        <button type="button" className="button" onClick={onCancel}>
-          Cancel
-        </button>
-      </div>
-    </form>
-  );
-}
-
-const ofColony = ({ boxView: { box }, compartment: { colony, attempt, status } }: ActionProps) => ({
-  box: box.id,
-  colony: colony?.id ?? '',
-  ...(attempt && status !== 'stocked' && status !== 'failed' ? { attempt: attempt.id } : {}),
-});
-
-function CellForm(props: FormProps) {
-  const { view, boxView, compartment, send, onCancel } = props;
-  const rounds = [...view.state.rounds.values()]
-    .sort((a, b) => (a.graftedOn > b.graftedOn ? -1 : 1))
-    .slice(0, 8);
-  const ripe = (graftedOn: string) => plusDays(graftedOn, view.constants.cellToRipe_d);
-  const likely = rounds.find(({ graftedOn }) => ripe(graftedOn) <= view.on);
-  const [round, setRound] = useState(likely?.id ?? '');
-  const give = () =>
-    send('cell given', [
-      draft('cellGiven', {
-        box: boxView.box.id,
-        colony: compartment.colony?.id ?? '',
-        attempt: newId(),
-        ...(round ? { round } : {}),
-      }),
-    ]);
-  return (
-    <Form save="Cell given" onSave={give} onCancel={onCancel}>
-      <SelectField
-        label="From round"
-        value={round}
-        onChange={({ target }) => setRound(target.value)}
-        hint="Upright, unjolted, warm; between top bars near brood."
-      >
-        {rounds.map(({ id, number, donor, graftedOn }) => (
-          <option key={id} value={id}>
-            Round {number}, {donor}: ripe {showDay(ripe(graftedOn), view.on)}
-          </option>
-        ))}
-        <option value="">Not one of these</option>
-      </SelectField>
-    </Form>
-  );
-}
-
-function PatternForm(props: FormProps) {
-  const [pct, setPct] = useState('90');
-  const value = Number(pct);
-  const problem = pct.trim() === '' || !(value >= 0 && value <= 100) ? 'A pattern is 0 to 100 %.' : undefined;
-  return (
-    <Form
-      save="Save the score"
-      onSave={() =>
-        problem === undefined &&
-        props.send(`pattern ${value} %`, [draft('patternScored', { ...ofColony(props), pattern_pct: value })])
-      }
-      onCancel={props.onCancel}
-    >
-      <TextField
-        label="Pattern: share of cells with brood of the expected stage (%)"
-        inputMode="numeric"
-        value={pct}
-        problem={problem}
-        onChange={({ target }) => setPct(target.value)}
-      />
-      <input
-        type="range"
-        aria-label="Pattern in percent"
-        className="mb-2 w-full accent-yellow"
-        min={0}
-        max={100}
-        value={Number.isFinite(value) ? value : 0}
-        onChange={({ target }) => setPct(target.value)}
-      />
-    </Form>
-  );
-}
-
-function FailForm(props: FormProps) {
-  const { status } = props.compartment;
-  const [reason, setReason] = useState<FailReason>(
-    status === 'cellGiven'
-      ? 'cellNotOpened'
-      : status === 'virgin'
-        ? 'virginLost'
-        : status === 'laying'
-          ? 'droneLayer'
-          : 'unknown',
-  );
-  const [note, setNote] = useState('');
-  return (
-    <Form
-      save="Failed"
-      onSave={() =>
-        props.send(`failed, ${failWords[reason]}`, [draft('failed', { ...ofColony(props), reason }, note)])
-      }
-      onCancel={props.onCancel}
-    >
-      <SelectField
-        label="Reason"
-        value={reason}
-        onChange={({ target }) => setReason(target.value as FailReason)}
-      >
-        {Object.entries(failWords).map(([each, words]) => (
-          <option key={each} value={each}>
-            {words}
-          </option>
-        ))}
-      </SelectField>
-      <TextField
-        label="Note"
-        value={note}
-        maxLength={5_000}
-        onChange={({ target }) => setNote(target.value)}
-      />
-    </Form>
-  );
-}
-
-function TakeForm(props: FormProps) {
-  const [to, setTo] = useState<QueenFate>('sold');
-  const [beesRemain, setBeesRemain] = useState(true);
-  return (
-    <Form
-      save="Queen taken"
-      onSave={() =>
-        props.send(`queen taken, ${fateWords[to]}`, [
-          draft('queenTaken', { ...ofColony(props), to, beesRemain }),
-        ])
-      }
-      onCancel={props.onCancel}
-    >
-      <SelectField
-        label="Where she went"
-        value={to}
-        onChange={({ target }) => setTo(target.value as QueenFate)}
-      >
-        {Object.entries(fateWords).map(([each, words]) => (
-          <option key={each} value={each}>
-            {words}
-          </option>
-        ))}
-      </SelectField>
-      <label className="mb-2 flex items-center gap-2">
-        <input
-          type="checkbox"
-          checked={beesRemain}
-          onChange={({ target }) => setBeesRemain(target.checked)}
-        />
-        Her bees stay here for the next cell
-      </label>
-    </Form>
-  );
-}
-
-function CombineForm(props: FormProps) {
-  const { view, boxView, compartment, send, onCancel } = props;
-  const targets = view.boxes
-    .flatMap((each) => each.compartments.map((other) => ({ each, other })))
-    .filter(({ other }) => other.colony && other.colony.id !== compartment.colony?.id)
-    .sort((a, b) => Number(b.each.box.id === boxView.box.id) - Number(a.each.box.id === boxView.box.id));
-  const [into, setInto] = useState(targets[0]?.other.colony?.id ?? '');
-  const target = targets.find(({ other }) => other.colony?.id === into);
-  if (targets.length === 0) return <p>There is no other colony in this yard to combine with.</p>;
-  const combine = () =>
-    target &&
-    send(`combined with ${target.each.box.label} ${target.other.name}`, [
-      draft('combined', {
-        box: boxView.box.id,
-        colony: compartment.colony?.id ?? '',
-        intoBox: target.each.box.id,
-        into,
-      }),
-    ]);
-  return (
-    <Form save="Combine" onSave={combine} onCancel={onCancel}>
-      <SelectField
-        label="With"
-        value={into}
-        onChange={({ target: { value } }) => setInto(value)}
-        hint="Their queen stays. Look again in a week for a wild cell."
-      >
-        {targets.map(({ each, other }) => (
-          <option key={other.colony?.id} value={other.colony?.id}>
-            {each.box.label} {other.name}: {other.status}
-          </option>
-        ))}
-      </SelectField>
-    </Form>
-  );
 }

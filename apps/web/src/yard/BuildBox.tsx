@@ -8,7 +8,7 @@ import { designsQuery } from '../app/queries.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { BoxThumb } from '../drawing/BoxThumb.tsx';
 import { SelectField, TextField } from '../parts/Field.tsx';
-import { Form } from './Actions.tsx';
+import { Form } from './Form.tsx';
 import { useChoice } from './useChoice.ts';
 import type { YardView } from './useYard.ts';
 

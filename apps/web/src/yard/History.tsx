@@ -54,7 +54,7 @@ export function History({ view, box, colony }: { view: YardView; box: string; co
               {event.kind !== 'boxBuilt' && event.kind !== 'boxPlaced' && (
                 <button
                   type="button"
-                  className="underline opacity-70 hover:opacity-100 focus-visible:opacity-100"
+                  className="underline"
                   aria-label={`Withdraw: ${eventLine(event, view.state)}`}
                   onClick={() => void withdraw(event)}
                 >

@@ -5,7 +5,7 @@ import { ApiError, sendJson } from '../app/api.ts';
 import { newId } from '../app/ids.ts';
 import { queries, yardsQuery } from '../app/queries.ts';
 import { TextField } from '../parts/Field.tsx';
-import { Form } from './Actions.tsx';
+import { Form } from './Form.tsx';
 
 /** A yard: its name, and where it lies. */
 export function NewYard({ onDone }: { onDone?: () => void }) {

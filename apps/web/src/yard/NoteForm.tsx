@@ -36,7 +36,7 @@ export function NoteForm({
           onChange={({ target }) => setText(target.value)}
         />
       </div>
-      <button type="submit" className="button mb-2.5" disabled={text.trim() === ''}>
+      <button type="submit" className="button mb-2.5">
         Add
       </button>
     </form>

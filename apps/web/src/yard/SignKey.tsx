@@ -16,26 +16,23 @@ const SHOWN: readonly Status[] = [
 /** What the signs on the map mean. */
 export function SignKey() {
   return (
-    <details
-      className="absolute right-4 bottom-4 rounded-lg border border-hairline bg-slip px-3 py-1.5 text-sm"
-      open
+    <ul
+      aria-label="Signs"
+      className="flex flex-wrap gap-x-4 gap-y-0.5 border-t border-hairline bg-slip px-5 py-1.5 text-sm"
     >
-      <summary className="font-bold">Signs</summary>
-      <ul className="mt-1 grid grid-cols-2 gap-x-4 gap-y-0.5 pb-1">
-        {SHOWN.map((status) => (
-          <li key={status} className="flex items-center gap-2">
-            <StatusIcon status={status} size={16} />
-            {statusWords[status]}
-          </li>
-        ))}
-        <li className="flex items-center gap-2">
-          <Dot fill="var(--yellow)" /> due
+      {SHOWN.map((status) => (
+        <li key={status} className="flex items-center gap-1.5">
+          <StatusIcon status={status} size={16} />
+          {statusWords[status]}
         </li>
-        <li className="flex items-center gap-2">
-          <Dot fill="var(--danger)" /> overdue
-        </li>
-      </ul>
-    </details>
+      ))}
+      <li className="flex items-center gap-1.5">
+        <Dot fill="var(--yellow)" /> due
+      </li>
+      <li className="flex items-center gap-1.5">
+        <Dot fill="var(--danger)" /> overdue
+      </li>
+    </ul>
   );
 }
 

@@ -2,12 +2,7 @@ import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { draft } from '../app/useLog.ts';
 import { TextField } from '../parts/Field.tsx';
-import { type ActionProps, Form } from './Actions.tsx';
-
-interface StockFormProps extends ActionProps {
-  send: (what: string, drafts: readonly ReturnType<typeof draft>[]) => Promise<void>;
-  onCancel: () => void;
-}
+import { Form, type FormProps } from './Form.tsx';
 
 const COUNTS = [
   ['sealedBrood', 'Frames of sealed brood'],
@@ -18,7 +13,7 @@ const COUNTS = [
 type CountName = (typeof COUNTS)[number][0];
 
 /** Bees and frames into a compartment: by default as handbook 5 has it, one of sealed brood, one of stores, the rest drawn. */
-export function StockForm({ boxView, compartment, send, onCancel }: StockFormProps) {
+export function StockForm({ boxView, compartment, send, onCancel }: FormProps) {
   const [counts, setCounts] = useState<Record<CountName, string>>({
     sealedBrood: '1',
     stores: '1',

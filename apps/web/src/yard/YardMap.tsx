@@ -27,40 +27,42 @@ export function YardMap({ view }: { view: YardView }) {
     y: Math.max(0, (size.height - high * scale) / 2),
   };
   return (
-    <div
-      ref={ref}
-      className="relative h-full min-h-80 overflow-hidden"
-      style={{ background: 'var(--meadow)' }}
-    >
-      <svg
-        width={size.width}
-        height={size.height}
-        role="group"
-        aria-label={`${view.yard.name} from above`}
-        className="absolute inset-0 block"
+    <div className="flex h-full flex-col">
+      <div
+        ref={ref}
+        className="relative min-h-72 flex-1 overflow-hidden"
+        style={{ background: 'var(--meadow)' }}
       >
-        <rect
+        <svg
           width={size.width}
           height={size.height}
-          fill="transparent"
-          onClick={() => choose()}
-          aria-hidden
-        />
-        <g transform={`translate(${shift.x} ${shift.y}) scale(${scale})`}>
-          {view.boxes.map((each) => (
-            <YardBox key={each.box.id} view={each} at={place(each.box)} />
-          ))}
-        </g>
-        <g transform={`translate(${size.width - 38} 46)`}>
-          <Compass latitude_deg={view.yard.latitude_deg} />
-        </g>
-      </svg>
+          role="group"
+          aria-label={`${view.yard.name} from above`}
+          className="absolute inset-0 block"
+        >
+          <rect
+            width={size.width}
+            height={size.height}
+            fill="transparent"
+            onClick={() => choose()}
+            aria-hidden
+          />
+          <g transform={`translate(${shift.x} ${shift.y}) scale(${scale})`}>
+            {view.boxes.map((each) => (
+              <YardBox key={each.box.id} view={each} at={place(each.box)} />
+            ))}
+          </g>
+          <g transform={`translate(${size.width - 38} 46)`}>
+            <Compass latitude_deg={view.yard.latitude_deg} />
+          </g>
+        </svg>
+        {view.more && (
+          <button type="button" className="button absolute bottom-3 left-5" onClick={view.more}>
+            Show more boxes
+          </button>
+        )}
+      </div>
       <SignKey />
-      {view.more && (
-        <button type="button" className="button absolute bottom-3 left-5" onClick={view.more}>
-          Show more boxes
-        </button>
-      )}
     </div>
   );
 }

@@ -53,7 +53,7 @@ const PART = /^(-?)(?:(\d+)(?:[ -](\d+)\/(\d+))|(\d+)\/(\d+)|(\d+(?:\.\d+)?|\.\d
 export function parseLength(typed: string, units: Units): ParsedLength {
   const shown = typed.trim();
   if (shown === '') return no('Type a length, like 190, 19 cm or 7 1/2".');
-  if (/\d,\d{3}(?!\d)/.test(shown) || /[.,].*[.,]/.test(shown)) {
+  if (/\d,\d{3}(?!\d)/.test(shown) || /\d[.,]\d+[.,]\d/.test(shown)) {
     return no(
       `“${shown}” can be read in two ways; write it without a separator for thousands, like 1250 or 1.25.`,
     );

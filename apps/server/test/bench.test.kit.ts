@@ -1,0 +1,117 @@
+import { randomUUID } from 'node:crypto';
+import type { Design, Entry, EntryOf, EventKind, NewDesign, NewYard } from '@yellow-cell/contract';
+import { type Day, frameFormat, instantOf, newDesign, standardFormats } from '@yellow-cell/core';
+import pg from 'pg';
+import { inject } from 'vitest';
+import { buildApp } from '../src/app.ts';
+import { prepare } from '../src/prepare.ts';
+import { realClock } from '../src/services/clock.ts';
+import type { Context } from '../src/services/context.ts';
+import { createDesign } from '../src/services/designs.ts';
+import { createYard } from '../src/services/yards.ts';
+import { type Database, openDatabase } from '../src/store/database.ts';
+
+export const TODAY = '2026-05-31';
+const ZONE = 'Europe/Vienna';
+
+/** A database of its own for a test file, owned by the application's login. */
+export async function freshDatabase(): Promise<{ url: string; database: Database }> {
+  const name = `test_${randomUUID().slice(0, 8)}`;
+  const admin = new pg.Client({ connectionString: inject('adminUrl') });
+  await admin.connect();
+  await admin.query(`create database ${name} owner yellow_cell`);
+  await admin.end();
+  const url = inject('loginUrl').replace(/[^/]+$/, name);
+  return { url, database: openDatabase(url, () => undefined) };
+}
+
+export async function freshServer({ demo = false } = {}) {
+  const { url, database } = await freshDatabase();
+  const ready: { context?: Context } = {};
+  const app = await buildApp({ database, ready });
+  const context = await prepare(database, realClock(TODAY), !demo);
+  ready.context = context;
+  const close = async () => {
+    await app.close();
+    await database.destroy();
+  };
+  return { app, database, context, ready, url, close };
+}
+
+export function threeWay(): NewDesign {
+  const format = standardFormats[0];
+  if (!format) throw new Error('no format');
+  const content = newDesign({
+    format: frameFormat(format),
+    insideWidth: { mm: 373 },
+    insideLength: { mm: 465 },
+    depth: { mm: 244 },
+    wall: { mm: 19 },
+    thickness: { mm: 9.5 },
+    frames: [3, 3, 3],
+  });
+  return { id: randomUUID(), name: 'Three-way', version: { id: randomUUID(), content, note: '' } };
+}
+
+export interface Ground {
+  design: Design;
+  yard: NewYard;
+  bays: readonly string[];
+}
+
+/** A yard and a design to build boxes from. */
+export async function ground(context: Context): Promise<Ground> {
+  const yard = { id: randomUUID(), name: 'Meadow', latitude_deg: 48, longitude_deg: 13, zone: ZONE };
+  await createYard(context, yard);
+  const design = await createDesign(context, threeWay());
+  return { design, yard, bays: design.versions[0]?.content.bays.map(({ id }) => id) ?? [] };
+}
+
+let count = 0;
+export function entry<K extends EventKind>(
+  kind: K,
+  on: Day,
+  payload: EntryOf<K>['payload'],
+  more: { hour?: number; corrects?: string; id?: string } = {},
+): Entry {
+  const { hour = 9, corrects, id = randomUUID() } = more;
+  return {
+    id,
+    kind,
+    kindVersion: 1,
+    occurredAt: instantOf(on, hour, 0, ZONE),
+    zone: ZONE,
+    person: 'P',
+    device: 'phone',
+    deviceSeq: ++count,
+    payload,
+    ...(corrects ? { corrects } : {}),
+  } as Entry;
+}
+
+/** The entries of one box: built, placed, its first compartment stocked and given a cell. */
+export function storyOfBox({ design, yard, bays }: Ground, cellOn: Day, label = 'B1') {
+  const box = randomUUID();
+  const of = { box, colony: randomUUID(), attempt: randomUUID() };
+  const entries = [
+    entry('boxBuilt', '2026-04-01', { box, label, design: design.id, version: 1 }),
+    entry('boxPlaced', '2026-04-02', {
+      box,
+      yard: yard.id,
+      stand: '1',
+      east_m: 1,
+      north_m: 1,
+      bearing_deg: 180,
+    }),
+    entry('stocked', '2026-04-20', {
+      box,
+      colony: of.colony,
+      bays: bays.slice(0, 1),
+      frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+      shakes: 1,
+      openBrood: false,
+    }),
+    entry('cellGiven', cellOn, of),
+  ];
+  return { box, of, entries };
+}

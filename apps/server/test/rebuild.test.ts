@@ -1,0 +1,153 @@
+import type { TakesBy } from '@yellow-cell/contract';
+import { fold, type Known, outcomeOf, plusDays, seededRandom, verdictOn } from '@yellow-cell/core';
+import { sql } from 'kysely';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { logEntries } from '../src/services/logEntries.ts';
+import { rebuild } from '../src/services/rebuild.ts';
+import { changeSettings } from '../src/services/settings.ts';
+import { takeReport } from '../src/services/takes.ts';
+import { boxPage } from '../src/store/boxes.ts';
+import { loadDesigns } from '../src/store/designs.ts';
+import { eventsAbout, subjectsOfKind } from '../src/store/events.ts';
+import { yardIds } from '../src/store/yards.ts';
+import { entry, freshServer, TODAY } from './bench.test.kit.ts';
+
+let server: Awaited<ReturnType<typeof freshServer>>;
+beforeAll(async () => {
+  server = await freshServer({ demo: true });
+});
+afterAll(() => server.close());
+
+const READ_TABLES = [
+  'box_state',
+  'compartment_state',
+  'attempt_state',
+  'round_state',
+  'weather_day',
+  'event_to_settle',
+];
+
+async function readRows() {
+  return server.context.within(async (store) => {
+    const found: Record<string, unknown[]> = {};
+    for (const table of READ_TABLES)
+      found[table] = (
+        await sql`select to_jsonb(t) as row from ${sql.table(table)} t order by to_jsonb(t)::text`.execute(
+          store,
+        )
+      ).rows;
+    return found;
+  });
+}
+
+async function allEvents() {
+  return server.context.within(async (store) => {
+    const ids = [
+      ...(await subjectsOfKind(store, 'box')),
+      ...(await subjectsOfKind(store, 'round')),
+      ...(await subjectsOfKind(store, 'yard')),
+    ];
+    const designs = await loadDesigns(store);
+    const known: Known = {
+      designs: new Map(designs.map((design) => [design.id, design])),
+      yards: await yardIds(store),
+    };
+    return { events: await eventsAbout(store, ids), known };
+  });
+}
+
+describe('rebuilding the read tables from the log', () => {
+  it('gives the rows that stood there, after a season of entries and a hundred random withdrawals and late arrivals', async () => {
+    const random = seededRandom(7);
+    const { events } = await allEvents();
+    const pick = () => events[Math.floor(random() * events.length)];
+    for (let batch = 0; batch < 20; batch++) {
+      const entries = Array.from({ length: 5 }, () => {
+        const event = pick();
+        if (event && random() < 0.7) return entry('withdrawn', TODAY, {}, { corrects: event.id });
+        const yard = events.find(({ kind }) => kind === 'weatherRecorded')?.subjects[0]?.id ?? '';
+        const date = plusDays('2026-05-01', Math.floor(random() * 29));
+        return entry('weatherRecorded', date, {
+          yard,
+          days: [{ date, min_C: 5, max_C: 12, wind_ms: 3, rain_mm: 8, flying_h: 0 }],
+        });
+      });
+      await logEntries(server.context, entries, true);
+    }
+    const live = await readRows();
+    expect(live.event_to_settle?.length).toBeGreaterThan(0);
+    await server.context.within((store) => rebuild(store, server.context.breeder));
+    expect(await readRows()).toEqual(live);
+  });
+
+  it('also after a yard’s constants changed', async () => {
+    const yard = (await server.context.within(yardIds)).values().next().value ?? '';
+    await changeSettings(server.context, {
+      person: 'P',
+      units: 'mm',
+      constants: { [yard]: { eggsFrom_d: 10 } },
+      version: 1,
+    });
+    const live = await readRows();
+    await server.context.within((store) => rebuild(store, server.context.breeder));
+    expect(await readRows()).toEqual(live);
+  });
+});
+
+describe('the take rates', () => {
+  it('count in SQL what the fold says, for each way of grouping and on many days', async () => {
+    const { events, known } = await allEvents();
+    const state = fold(known, events);
+    const failBys = await server.context.within((store) =>
+      store.selectFrom('attempt_state').select(['attempt_id', 'fail_by', 'frames']).execute(),
+    );
+    const rowOf = new Map(failBys.map((row) => [row.attempt_id, row]));
+    for (const on of ['2025-05-20', '2025-07-01', '2025-12-31', '2026-05-15', TODAY]) {
+      for (const by of ['design', 'box', 'frames'] as TakesBy[]) {
+        const report = await takeReport(server.context, by, on);
+        const counted = new Map<string, Record<string, number>>();
+        for (const attempt of state.attempts.values()) {
+          if (attempt.givenOn > on) continue;
+          const row = rowOf.get(attempt.id);
+          const key =
+            { design: state.boxes.get(attempt.box)?.design, box: attempt.box, frames: String(row?.frames) }[
+              by
+            ] ?? '';
+          const verdict = verdictOn(outcomeOf(attempt), row?.fail_by ?? '', on);
+          const group = counted.get(key) ?? { take: 0, miss: 0, open: 0 };
+          counted.set(key, { ...group, [verdict]: (group[verdict] ?? 0) + 1 });
+        }
+        expect(
+          Object.fromEntries(
+            report.groups.map(({ key, takes, misses, open }) => [key, { take: takes, miss: misses, open }]),
+          ),
+        ).toEqual(Object.fromEntries(counted));
+      }
+    }
+  });
+});
+
+describe('the yard list', () => {
+  it('pages by key through every box once, in the order people count', async () => {
+    const labels: string[] = [];
+    let after: string | null = null;
+    do {
+      const page = await server.context.within((store) =>
+        boxPage(store, { find: '', limit: 3, ...(after ? { after } : {}) }),
+      );
+      labels.push(...page.boxes.map(({ label }) => label));
+      after = page.next;
+    } while (after);
+    expect(labels).toEqual([...labels].sort((a, b) => a.localeCompare(b, 'en', { numeric: true })));
+    expect(new Set(labels).size).toBe(labels.length);
+  });
+
+  it('finds by part of a label, and takes signs as they are', async () => {
+    const find = (text: string) =>
+      server.context.within(async (store) =>
+        (await boxPage(store, { find: text, limit: 50 })).boxes.map(({ label }) => label),
+      );
+    expect((await find('n')).every((label) => label.startsWith('N'))).toBe(true);
+    expect(await find('%')).toEqual([]);
+  });
+});

@@ -1,0 +1,50 @@
+import type { ReactNode } from 'react';
+import type { Draft } from '../app/useLog.ts';
+import type { BoxView, CompartmentView, YardView } from './useYard.ts';
+
+/** What an action is about. */
+export interface ActionProps {
+  view: YardView;
+  boxView: BoxView;
+  compartment: CompartmentView;
+  title: string;
+}
+
+export interface FormProps extends ActionProps {
+  /** Logs the entries; false where they were refused. */
+  send: (what: string, drafts: readonly Draft[]) => Promise<boolean>;
+  onCancel: () => void;
+}
+
+/** The frame of every small form: fields, save, cancel. */
+export function Form({
+  save,
+  onSave,
+  onCancel,
+  children,
+}: {
+  save: string;
+  onSave: () => void;
+  onCancel: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <form
+      className="rounded-lg border border-hairline p-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onSave();
+      }}
+    >
+      {children}
+      <div className="mt-1 flex gap-2">
+        <button type="submit" className="button button-main flex-1">
+          {save}
+        </button>
+        <button type="button" className="button" onClick={onCancel}>
+          Cancel
+        </button>
+      </div>
+    </form>
+  );
+}

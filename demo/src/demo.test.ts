@@ -1,0 +1,73 @@
+import { Entry, type LogEvent, NewDesign, NewYard } from '@yellow-cell/contract';
+import { compartmentsOf, designProblems, fold, type Known, subjectsOf } from '@yellow-cell/core';
+import { describe, expect, it } from 'vitest';
+import { createDemo, type Demo } from './index.ts';
+
+const NOW = '2026-05-31T08:00:00.000Z';
+
+function stateOf({ designs, yards, entries }: Demo) {
+  const known: Known = {
+    designs: new Map(
+      designs.map(({ id, name, version }) => [
+        id,
+        { id, name, versions: [{ ...version, number: 1, savedAt: '', savedBy: '' }] },
+      ]),
+    ),
+    yards: new Set(yards.map(({ id }) => id)),
+  };
+  const events = entries.map(
+    (entry) => ({ ...entry, breeder: '', recordedAt: NOW, subjects: subjectsOf(entry) }) as LogEvent,
+  );
+  return { state: fold(known, events), known };
+}
+
+describe('the demo', () => {
+  it('is the same each time, and new entries only are added as its day goes on', () => {
+    expect(createDemo(NOW)).toEqual(createDemo(NOW));
+    const earlier = createDemo('2026-05-20T08:00:00.000Z').entries.map(({ id }) => id);
+    const later = new Set(createDemo(NOW).entries.map(({ id }) => id));
+    expect(earlier.every((id) => later.has(id))).toBe(true);
+  });
+
+  it('goes through the same schemas as a user’s entries', () => {
+    const { designs, yards, entries } = createDemo(NOW);
+    for (const yard of yards) NewYard.parse(yard);
+    for (const design of designs) {
+      NewDesign.parse(design);
+      expect(designProblems(design.version.content)).toEqual([]);
+    }
+    for (const entry of entries) Entry.parse(entry);
+  });
+
+  it.each(['2026-04-20', '2026-05-05', '2026-05-31', '2026-07-01', '2026-08-20'])(
+    'hangs together on %s: no entry is left to settle',
+    (day) => {
+      const demo = createDemo(`${day}T08:00:00.000Z`);
+      expect(
+        stateOf(demo).state.toSettle.map(
+          ({ event, sentence }) => `${event.kind} ${event.occurredAt}: ${sentence}`,
+        ),
+      ).toEqual([]);
+      expect(
+        demo.entries.every(({ occurredAt }) => Date.parse(occurredAt) <= Date.parse(`${day}T08:00:00.000Z`)),
+      ).toBe(true);
+    },
+  );
+
+  it('has two yards, at least six designs, twenty boxes, about fifty compartments, and a season of every outcome', () => {
+    const demo = createDemo(NOW);
+    const { state, known } = stateOf(demo);
+    expect(demo.yards).toHaveLength(2);
+    expect(demo.designs.length).toBeGreaterThanOrEqual(6);
+    expect(state.boxes.size).toBe(20);
+    const compartments = [...state.boxes.values()].flatMap((box) =>
+      compartmentsOf(state, known.designs, box),
+    );
+    expect(compartments.length).toBeGreaterThanOrEqual(45);
+    const reasons = new Set([...state.attempts.values()].flatMap(({ failed }) => failed?.reason ?? []));
+    expect(reasons.size).toBeGreaterThanOrEqual(4);
+    const kinds = new Set(compartments.map(({ status }) => status));
+    for (const status of ['cellGiven', 'virgin', 'laying', 'proven'] as const)
+      expect(kinds).toContain(status);
+  });
+});

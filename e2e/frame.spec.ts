@@ -1,0 +1,105 @@
+import { expect, test } from '@playwright/test';
+
+test.describe('every screen', () => {
+  test('is walked by keys, which ? lists', async ({ page }) => {
+    await page.goto('/yard');
+    await expect(page.getByRole('heading', { name: 'Quarry meadow' }).first()).toBeVisible();
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog').getByText('A week back, a week on')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('5');
+    await expect(page.getByRole('heading', { name: 'Take rate' })).toBeVisible();
+    await page.keyboard.press('1');
+    await expect(page.getByRole('heading', { name: 'Designs' })).toBeVisible();
+    for (const key of ['3', '4']) {
+      await page.keyboard.press(key);
+      await expect(page.getByText('Not built yet.')).toBeVisible();
+    }
+  });
+
+  test('finds a box from the quick line', async ({ page }) => {
+    await page.goto('/ledger');
+    await expect(page.getByRole('heading', { name: 'Take rate' })).toBeVisible();
+    await page.keyboard.press('/');
+    await page.getByRole('combobox').fill('b7');
+    await page.getByRole('option', { name: /B7/ }).first().click();
+    await expect(page.getByRole('heading', { name: 'B7' })).toBeVisible();
+    await page.keyboard.press('/');
+    await page.getByRole('combobox').fill('zzz');
+    await expect(page.getByText('Nothing is called “zzz”.')).toBeVisible();
+  });
+
+  test('shows lengths in inches where the breeder wants them, and keeps the look on the device', async ({
+    page,
+  }) => {
+    await page.goto('/bench/new');
+    const setUnits = async (value: string) => {
+      await page.getByRole('button', { name: 'Settings' }).click();
+      await page.getByLabel('Lengths').selectOption(value);
+      await page.getByLabel('Look, on this device').selectOption('yard');
+      await page.getByRole('button', { name: 'Save', exact: true }).click();
+      await expect(page.getByRole('dialog')).toHaveCount(0);
+    };
+    await setUnits('inch');
+    await expect(page.getByText('1/2 in to spare').first()).toBeVisible();
+    await page.reload();
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'yard');
+    await setUnits('mm');
+    await expect(page.getByText('13.3 mm to spare').first()).toBeVisible();
+  });
+
+  test('at no address says so, and offers the way back', async ({ page }) => {
+    await page.goto('/nowhere');
+    await expect(page.getByText('There is nothing at this address')).toBeVisible();
+    await page.goto('/bench/00000000-0000-4000-8000-000000000000');
+    await expect(page.getByText('There is no such design.')).toBeVisible();
+  });
+
+  test('speaks to nobody but its own server, and breaks no rule of its content policy', async ({
+    page,
+    baseURL,
+  }) => {
+    const strangers: string[] = [];
+    const complaints: string[] = [];
+    page.on(
+      'request',
+      (request) =>
+        request.url().startsWith(baseURL ?? '') ||
+        request.url().startsWith('data:') ||
+        strangers.push(request.url()),
+    );
+    page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
+    for (const path of ['/yard', '/bench', '/bench/new', '/ledger']) {
+      await page.goto(path);
+      await page.waitForLoadState('networkidle');
+    }
+    expect({ strangers, complaints }).toEqual({ strangers: [], complaints: [] });
+  });
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('the expected entry for a due compartment takes two taps', async ({ page }) => {
+    await page.goto('/yard');
+    await page.getByLabel('Only what is due').check();
+    const due = page
+      .getByRole('row')
+      .filter({ hasText: 'Give a ripe cell' })
+      .or(page.getByRole('row').filter({ hasText: /Look for eggs|Score|Check/ }));
+    await due.first().getByRole('button').tap();
+    await expect(page.getByRole('complementary', { name: 'Slip' })).toBeVisible();
+    await expect(page.locator('.button-main').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Close the slip' }).tap();
+    await expect(page.getByRole('complementary', { name: 'Slip' })).toBeHidden();
+  });
+
+  test('nothing runs off the side', async ({ page }) => {
+    for (const path of ['/yard', '/bench', '/bench/new', '/ledger', '/rounds']) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached();
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect({ path, over }).toEqual({ path, over: 0 });
+    }
+  });
+});

@@ -1,0 +1,19 @@
+import { createServer } from 'node:http';
+import { setStage } from '../tools/stage.ts';
+import { CONTROL_PORT, E2E_PORT } from './address.ts';
+
+/** The application on the demo, with a door through which a test stops and starts its database. */
+const stage = await setStage({ port: E2E_PORT });
+const control = createServer((request, response) => {
+  if (request.url === '/stop-database') stage.cluster.stop();
+  if (request.url === '/start-database') stage.cluster.restart();
+  response.end('done');
+}).listen(CONTROL_PORT, '127.0.0.1');
+
+for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+  process.on(signal, async () => {
+    control.close();
+    await stage.close();
+    process.exit(0);
+  });
+}

@@ -1,0 +1,172 @@
+import { expect, type Page, test } from '@playwright/test';
+import { CONTROL_URL } from './address.ts';
+
+async function buildBox(page: Page, label: string, design = 'Three-way, ten-frame body'): Promise<void> {
+  await page.goto('/yard');
+  await page.getByRole('button', { name: 'Build a box' }).click();
+  const option = page.getByLabel('Design', { exact: true }).locator('option', { hasText: design });
+  await page.getByLabel('Design', { exact: true }).selectOption((await option.getAttribute('value')) ?? '');
+  await page.getByLabel('Label').fill(label);
+  await page.getByRole('button', { name: 'Built, and on its stand' }).click();
+  await expect(page.getByRole('heading', { name: label })).toBeVisible();
+}
+
+const slip = (page: Page) => page.getByRole('complementary', { name: 'Slip' });
+const compartment = (page: Page, name: string) => page.getByRole('button', { name: new RegExp(`^${name}:`) });
+
+test.describe('the yard', () => {
+  test('from a built box to a take in the ledger', async ({ page }) => {
+    await buildBox(page, 'T1', 'National nucleus');
+    await page.goto('/ledger');
+    const before = await takesOf(page);
+    await page.goto('/yard');
+    await compartment(page, 'T1 West').click();
+    await page.getByRole('button', { name: 'Stock it…' }).click();
+    await page.getByRole('button', { name: 'Stocked', exact: true }).click();
+    await expect(slip(page).getByText('stocked, no queen since 31 May 2026')).toBeVisible();
+    await page.getByRole('button', { name: 'Cell given…' }).click();
+    await page.getByRole('button', { name: 'Cell given', exact: true }).click();
+    await expect(slip(page).getByText('Check that the cell opened.')).toBeVisible();
+    await page.getByRole('button', { name: 'Cell seen opened' }).click();
+    await expect(slip(page).getByText('virgin since 31 May 2026')).toBeVisible();
+    await page.getByRole('button', { name: 'Eggs seen' }).click();
+    await page.getByRole('button', { name: 'Score the pattern…' }).click();
+    await page.getByLabel('Pattern: share').fill('88');
+    await page.getByRole('button', { name: 'Save the score' }).click();
+    await expect(slip(page).getByText('proven since 31 May 2026')).toBeVisible();
+    await page.goto('/ledger');
+    expect(await takesOf(page)).toBe(before + 1);
+  });
+
+  test('a failure has its reason, and the last entry can be undone', async ({ page }) => {
+    await buildBox(page, 'T2');
+    await compartment(page, 'T2 Middle').click();
+    await page.getByRole('button', { name: 'Stock it…' }).click();
+    await page.getByRole('button', { name: 'Stocked', exact: true }).click();
+    await page.getByRole('button', { name: 'Cell given…' }).click();
+    await page.getByRole('button', { name: 'Cell given', exact: true }).click();
+    await page.getByRole('button', { name: 'Failed…' }).click();
+    await page.getByLabel('Reason').selectOption('robbed');
+    await page.getByRole('button', { name: 'Failed', exact: true }).click();
+    await expect(slip(page).getByText(/^empty since/)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(slip(page).getByText('cell given since 31 May 2026')).toBeVisible();
+    await page.getByLabel('Note').fill('A torn cell?');
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(slip(page).getByText('“A torn cell?”')).toBeVisible();
+    await page.keyboard.press('u');
+    await expect(slip(page).getByText('“A torn cell?”')).toHaveCount(0);
+  });
+
+  test('more frames than the compartment holds are refused beside the fields', async ({ page }) => {
+    await buildBox(page, 'T3');
+    await compartment(page, 'T3 East').click();
+    await page.getByRole('button', { name: 'Stock it…' }).click();
+    await page.getByLabel('Drawn frames').fill('5');
+    await expect(page.getByText('That is 7 frames; the compartment holds 3.')).toBeVisible();
+    await page.getByLabel('Drawn frames').fill('many');
+    await expect(page.getByText('A whole number from 0 is needed.')).toBeVisible();
+  });
+
+  test('the date handle shows yesterday’s yard and next week’s expectations', async ({ page }) => {
+    await page.goto('/yard');
+    const handle = page.getByRole('slider', { name: 'Date shown' });
+    await expect(handle).toHaveAttribute('aria-valuetext', '31 May 2026');
+    await page.keyboard.press('[');
+    await expect(page.getByText('As it was on 30 May 2026, 1 day ago.')).toBeVisible();
+    await page.keyboard.press('}');
+    await page.keyboard.press(']');
+    await expect(page.getByText('As planned on 7 Jun 2026, 7 days ahead.')).toBeVisible();
+    const ahead = Number(
+      /(\d+) due/.exec((await page.getByText(/compartments · \d+ due/).textContent()) ?? '')?.[1],
+    );
+    await page.keyboard.press('t');
+    await expect(page).not.toHaveURL(/on=/);
+    const now = Number(
+      /(\d+) due/.exec((await page.getByText(/compartments · \d+ due/).textContent()) ?? '')?.[1],
+    );
+    expect(ahead).toBeGreaterThan(now);
+    await handle.focus();
+    await page.keyboard.press('PageDown');
+    await expect(page.getByText('As it was on 24 May 2026')).toBeVisible();
+    await page.goto('/yard?on=2025-03-01');
+    await expect(page.getByText('No box stood here on 1 Mar 2025.')).toBeVisible();
+  });
+
+  test('the past is read-only until somebody corrects it, and the correction is dated then', async ({
+    page,
+  }) => {
+    await buildBox(page, 'T4');
+    await compartment(page, 'T4 West').click();
+    await page.getByRole('button', { name: 'Stock it…' }).click();
+    await page.getByRole('button', { name: 'Stocked', exact: true }).click();
+    await page.getByRole('button', { name: 'List' }).click();
+    await page.keyboard.press('[');
+    await page.getByRole('button', { name: 'Map' }).click();
+    await compartment(page, 'B1 West').click();
+    await expect(page.getByText('The past is shown as it was.')).toBeVisible();
+    await page.getByRole('button', { name: 'Correct this day' }).click();
+    await page.getByLabel('Note').fill('Seen a day late');
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(slip(page).getByText('“Seen a day late”')).toBeVisible();
+    await page.keyboard.press('[');
+    await expect(slip(page).getByText('“Seen a day late”')).toHaveCount(0);
+  });
+
+  test('combining ends one colony and books a look at the other', async ({ page }) => {
+    await buildBox(page, 'T5');
+    for (const name of ['T5 West', 'T5 Middle']) {
+      await compartment(page, name).click();
+      await page.getByRole('button', { name: 'Stock it…' }).click();
+      await page.getByRole('button', { name: 'Stocked', exact: true }).click();
+      await expect(slip(page).getByText('stocked, no queen since')).toBeVisible();
+    }
+    await page.getByRole('button', { name: 'Combine…' }).click();
+    await page.getByRole('button', { name: 'Combine', exact: true }).click();
+    await expect(slip(page).getByText(/^empty since/)).toBeVisible();
+    await page.goto(`${page.url()}&on=2026-06-07`);
+    await compartment(page, 'T5 West').click();
+    await expect(slip(page).getByText(/Give a ripe cell/)).toBeVisible();
+  });
+
+  test('an entry made while the database is away is kept, also through a reload, and sent when it is back', async ({
+    page,
+    request,
+  }) => {
+    await buildBox(page, 'T6');
+    await compartment(page, 'T6 West').click();
+    await request.post(`${CONTROL_URL}/stop-database`);
+    try {
+      await page.getByRole('button', { name: 'Stock it…' }).click();
+      await page.getByRole('button', { name: 'Stocked', exact: true }).click();
+      await expect(page.getByText('1 entry waits for the server.')).toBeVisible();
+      await expect(slip(page).getByText('stocked, no queen since')).toBeVisible();
+      expect((await request.get('/api/health')).status()).toBe(503);
+      await page.reload();
+      await expect(page.getByText(/does not answer yet/)).toBeVisible({ timeout: 15_000 });
+    } finally {
+      await request.post(`${CONTROL_URL}/start-database`);
+    }
+    await expect(page.getByText('waits for the server')).toHaveCount(0, { timeout: 20_000 });
+    await expect(slip(page).getByText('stocked, no queen since')).toBeVisible({ timeout: 20_000 });
+    const stored = await countStocked(request, 'T6');
+    expect(stored).toBe(1);
+  });
+});
+
+async function takesOf(page: Page): Promise<number> {
+  const row = page.getByRole('complementary', { name: 'Summary' }).locator('div', { hasText: /^Takes/ });
+  return Number((await row.locator('dd').first().textContent()) ?? Number.NaN);
+}
+
+async function countStocked(
+  request: Parameters<Parameters<typeof test>[2]>[0]['request'],
+  label: string,
+): Promise<number> {
+  const { boxes } = await (await request.get(`/api/boxes?find=${label}`)).json();
+  const { events } = await (await request.get(`/api/yards/${boxes[0].yard}/log`)).json();
+  return events.filter(
+    (event: { kind: string; payload: { box: string } }) =>
+      event.kind === 'stocked' && event.payload.box === boxes[0].id,
+  ).length;
+}

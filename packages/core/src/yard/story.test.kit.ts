@@ -1,0 +1,100 @@
+import type { Design, Entry, EntryOf, EventKind, LogEvent, WeatherDay } from '@yellow-cell/contract';
+import { newDesign } from '../box/editDesign.ts';
+import { type Day, instantOf, plusDays } from '../calendar/days.ts';
+import { frameFormat, standardFormats } from '../formats/formats.ts';
+import type { Known } from './state.ts';
+import { subjectsOf } from './subjects.ts';
+
+/** Helpers for telling stories in tests: short ids, days instead of instants. */
+export const ZONE = 'Europe/Vienna';
+export const DESIGN = 'design-1';
+export const YARD = 'yard-1';
+
+export function threeWayDesign(): Design {
+  const format = standardFormats[0];
+  if (!format) throw new Error('no format');
+  const content = newDesign({
+    format: frameFormat(format),
+    insideWidth: { mm: 373 },
+    insideLength: { mm: 465 },
+    depth: { mm: 244 },
+    wall: { mm: 19 },
+    thickness: { mm: 9.5 },
+    frames: [3, 3, 3],
+  });
+  return {
+    id: DESIGN,
+    name: 'Three-way',
+    versions: [{ id: 'v1', number: 1, content, note: '', savedAt: '', savedBy: '' }],
+  };
+}
+
+export const known: Known = { designs: new Map([[DESIGN, threeWayDesign()]]), yards: new Set([YARD]) };
+export const bays: readonly string[] = threeWayDesign().versions[0]?.content.bays.map(({ id }) => id) ?? [];
+
+let count = 0;
+
+export function told<K extends EventKind>(
+  kind: K,
+  on: Day,
+  payload: EntryOf<K>['payload'],
+  more: { hour?: number; corrects?: string; id?: string; device?: string } = {},
+): LogEvent {
+  const { hour = 9, corrects, id = `e${++count}`, device = 'phone' } = more;
+  const entry = {
+    id,
+    kind,
+    kindVersion: 1,
+    occurredAt: instantOf(on, hour, 0, ZONE),
+    zone: ZONE,
+    person: 'P',
+    device,
+    deviceSeq: count,
+    payload,
+    ...(corrects ? { corrects } : {}),
+  } as unknown as Entry;
+  return { ...entry, breeder: 'b', recordedAt: entry.occurredAt, subjects: subjectsOf(entry) };
+}
+
+/** A box built and placed, its first compartment stocked and given a cell of a round grafted ten days before. */
+export function begun(cellOn: Day, box = 'box-1'): LogEvent[] {
+  return [
+    told('boxBuilt', plusDays(cellOn, -20), { box, label: 'B1', design: DESIGN, version: 1 }),
+    told('boxPlaced', plusDays(cellOn, -19), {
+      box,
+      yard: YARD,
+      stand: '1',
+      east_m: 1,
+      north_m: 1,
+      bearing_deg: 180,
+    }),
+    told('grafted', plusDays(cellOn, -10), {
+      round: 'round-1',
+      number: 1,
+      donor: 'Sable',
+      grafts: 30,
+      accepted: 24,
+    }),
+    told('stocked', plusDays(cellOn, -1), {
+      box,
+      colony: 'colony-1',
+      bays: bays.slice(0, 1),
+      frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+      shakes: 2,
+      openBrood: false,
+    }),
+    told('cellGiven', cellOn, { ...OF, round: 'round-1' }),
+  ];
+}
+export const OF = { box: 'box-1', colony: 'colony-1', attempt: 'attempt-1' };
+
+export function weatherOf(from: Day, flying_h: readonly number[]): WeatherDay[] {
+  return flying_h.map((hours, index) => ({
+    date: plusDays(from, index),
+    min_C: 8,
+    max_C: hours > 0 ? 22 : 12,
+    wind_ms: 2,
+    rain_mm: 0,
+    flying_h: hours,
+  }));
+}

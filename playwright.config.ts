@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+import { E2E_URL } from './e2e/address.ts';
+import { chromiumFlags, chromiumPath } from './tools/chromium.ts';
+
+export default defineConfig({
+  testDir: 'e2e',
+  // One database, and one test stops it: the tests take turns.
+  workers: 1,
+  retries: process.env.CI ? 1 : 0,
+  timeout: 45_000,
+  reporter: [
+    ['list'],
+    ...(process.env.YC_E2E_REPORT ? [['json', { outputFile: process.env.YC_E2E_REPORT }] as const] : []),
+  ],
+  use: {
+    baseURL: E2E_URL,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/Vienna',
+    launchOptions: { executablePath: chromiumPath, args: chromiumFlags },
+    actionTimeout: 8_000,
+    trace: 'retain-on-failure',
+  },
+  webServer: {
+    command: 'node --import tsx e2e/serve.ts',
+    url: `${E2E_URL}/api/health`,
+    timeout: 120_000,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
+  },
+});

@@ -1,0 +1,17 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { registry, transitionTable } from '@yellow-cell/core';
+import { describe, expect, it } from 'vitest';
+import { root } from './root.ts';
+
+const models = readFileSync(join(root, 'docs', 'models.md'), 'utf8');
+
+describe('docs/models.md', () => {
+  it('prints the table of statuses and events as it stands in core', () => {
+    expect(models).toContain(transitionTable());
+  });
+  it('names every constant with its default', () => {
+    for (const [name, { value }] of Object.entries(registry))
+      expect(models).toContain(`| ${name} | ${value} |`);
+  });
+});

@@ -1,0 +1,36 @@
+import { serverFile, webDir } from './build.ts';
+import { type Cluster, freePort } from './postgres/cluster.ts';
+import { temporaryCluster } from './postgres/temporary.ts';
+import { startServer, stopServer } from './server.ts';
+
+/** A whole Yellow Cell on data of its own that is thrown away afterwards: for end-to-end tests, pictures and benchmarks. */
+export interface Stage {
+  url: string;
+  cluster: Cluster;
+  close(): Promise<void>;
+}
+
+const STAGE_DAY = '2026-05-31';
+const HOST = '127.0.0.1';
+
+export async function setStage({ port }: { port?: number } = {}): Promise<Stage> {
+  const cluster = await temporaryCluster();
+  const at = port ?? (await freePort());
+  const server = await startServer({
+    databaseUrl: cluster.url,
+    host: HOST,
+    port: at,
+    webDir,
+    today: STAGE_DAY,
+    command: [process.execPath, serverFile],
+    logLevel: 'error',
+  });
+  return {
+    url: `http://${HOST}:${at}`,
+    cluster,
+    async close() {
+      await stopServer(server);
+      cluster.close();
+    },
+  };
+}

@@ -1,0 +1,105 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { buildIfChanged } from './build.ts';
+import { ensureChromium } from './chromium.ts';
+import { postgresBinaries } from './postgres/binaries.ts';
+import { root } from './root.ts';
+import { main } from './said.ts';
+
+interface Count {
+  passed: number;
+  failed: number;
+}
+interface Step {
+  name: string;
+  run: () => Count;
+}
+
+const bin = (name: string): string => join(root, 'node_modules', '.bin', name);
+const reports = mkdtempSync(join(tmpdir(), 'yellow-cell-reports-'));
+
+/** A command that passes or fails as a whole. */
+const check = (name: string, command: string, ...args: string[]): Step => ({
+  name,
+  run: () =>
+    spawnSync(command, args, { cwd: root, stdio: 'inherit' }).status === 0
+      ? { passed: 1, failed: 0 }
+      : { passed: 0, failed: 1 },
+});
+
+const vitest = (project: string): Step => ({
+  name: project,
+  run: () => {
+    const report = join(reports, `${project}.json`);
+    const { status } = spawnSync(
+      bin('vitest'),
+      ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
+      { cwd: root, stdio: 'inherit' },
+    );
+    return counted(status, () => {
+      const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(report, 'utf8'));
+      return { passed: numPassedTests, failed: numFailedTests };
+    });
+  },
+});
+
+const playwright: Step = {
+  name: 'end to end',
+  run: () => {
+    const report = join(reports, 'e2e.json');
+    const { status } = spawnSync(bin('playwright'), ['test'], {
+      cwd: root,
+      stdio: 'inherit',
+      env: { ...process.env, YC_E2E_REPORT: report },
+    });
+    return counted(status, () => {
+      const { expected, unexpected, flaky } = JSON.parse(readFileSync(report, 'utf8')).stats;
+      return { passed: expected + flaky, failed: unexpected };
+    });
+  },
+};
+
+/** A runner that failed without saying of which test has failed once all the same. */
+function counted(status: number | null, read: () => Count): Count {
+  try {
+    const count = read();
+    return status !== 0 && count.failed === 0 ? { ...count, failed: 1 } : count;
+  } catch {
+    return { passed: 0, failed: 1 };
+  }
+}
+
+const steps: readonly Step[] = [
+  check('types', bin('tsc'), '-b'),
+  check('lint', bin('biome'), 'ci', '--error-on-warnings', '.'),
+  check('layers', process.execPath, '--import', 'tsx', 'tools/layers.ts'),
+  check('unused', bin('knip')),
+  vitest('unit'),
+  vitest('store'),
+  playwright,
+];
+
+/** All checks and tests, or those named; the last line counts them. */
+await main(async () => {
+  const wanted = process.argv.slice(2);
+  const chosen = wanted.length === 0 ? steps : steps.filter(({ name }) => wanted.includes(name));
+  postgresBinaries('');
+  ensureChromium();
+  buildIfChanged();
+  const total: Count = { passed: 0, failed: 0 };
+  for (const { name, run } of chosen) {
+    const started = Date.now();
+    console.log(`\n── ${name}`);
+    const { passed, failed } = run();
+    console.log(
+      `── ${name}: ${failed === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(1)} s`,
+    );
+    total.passed += passed;
+    total.failed += failed;
+  }
+  rmSync(reports, { recursive: true, force: true });
+  console.log(`\n${total.passed} passed, ${total.failed} failed`);
+  if (total.failed > 0 || total.passed === 0) process.exitCode = 1;
+});

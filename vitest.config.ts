@@ -1,0 +1,29 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        test: {
+          name: 'unit',
+          include: [
+            'packages/**/*.test.ts',
+            'demo/**/*.test.ts',
+            'apps/*/src/**/*.test.ts',
+            'tools/**/*.test.ts',
+          ],
+        },
+      },
+      {
+        // Against a real PostgreSQL of its own, started for the run.
+        test: {
+          name: 'store',
+          include: ['apps/server/test/**/*.test.ts'],
+          globalSetup: 'apps/server/test/cluster.ts',
+          hookTimeout: 60_000,
+          testTimeout: 30_000,
+        },
+      },
+    ],
+  },
+});
