@@ -62,7 +62,6 @@ export {
   type Weather,
 } from './yard/expectations.ts';
 export { chronicle, fold, foldChronicle } from './yard/fold.ts';
-export { byOccurrence, effective } from './yard/order.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
 export type { Attempt, BoxState, Colony, Designs, Known, Round, YardState } from './yard/state.ts';
 export { failWords, fateWords, statusWords } from './yard/statusWords.ts';

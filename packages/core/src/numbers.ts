@@ -3,5 +3,3 @@ export const TOLERANCE = 1e-9;
 
 export const below = (value: number, limit: number): boolean => value < limit - TOLERANCE;
 export const above = (value: number, limit: number): boolean => value > limit + TOLERANCE;
-
-export const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);

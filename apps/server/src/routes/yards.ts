@@ -15,7 +15,7 @@ const page = {
     .max(200)
     .regex(/^[^~]*~[0-9a-fA-F-]{36}$/, 'A page key is the `next` of the page before.')
     .optional(),
-  limit: z.coerce.number().int().min(1).max(200).default(100),
+  limit: z.coerce.number().int().min(1).max(200).default(50),
 };
 
 export const yardRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { context }) => {

@@ -1,5 +1,5 @@
 import type { Entry, LogEvent, PostedEntries, Problem, Subject } from '@yellow-cell/contract';
-import { byOccurrence, futureProblem, ProblemsError, subjectsOf } from '@yellow-cell/core';
+import { futureProblem, ProblemsError, subjectsOf } from '@yellow-cell/core';
 import type { Store } from '../store/database.ts';
 import { appendEvents, findEvents, lockLog, saysTheSame } from '../store/events.ts';
 import type { Context } from './context.ts';
@@ -93,7 +93,7 @@ async function asEvents(
     events.push(event);
     corrected.set(event.id, event.subjects);
   });
-  return events.sort(byOccurrence);
+  return events;
 }
 
 const distinct = (subjects: readonly Subject[]): Subject[] => [

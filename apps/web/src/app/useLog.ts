@@ -24,48 +24,40 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
   const toast = useToast();
   const { person } = session.settings;
 
-  const send = async (title: string, drafts: readonly Draft[]) => {
+  const entriesOf = (drafts: readonly Draft[]): Entry[] => {
     const occurredAt = isToday ? nowFrom(session.now, dataUpdatedAt) : instantOf(on, 12, 0, zone);
-    const entries = drafts.map(
-      ({ kind, payload, note, corrects }) =>
-        ({
-          id: newId(),
-          kind,
-          kindVersion: 1,
-          occurredAt,
-          zone,
-          person,
-          ...nextOnDevice(),
-          payload,
-          ...(note ? { note } : {}),
-          ...(corrects ? { corrects } : {}),
-        }) as Entry,
-    );
-    return { entries, delivery: await deliver({ id: newId(), title, entries }) };
+    return drafts.map(({ kind, payload, note, corrects }) => {
+      const entry = {
+        id: newId(),
+        kind,
+        kindVersion: 1,
+        occurredAt,
+        zone,
+        person,
+        ...nextOnDevice(),
+        payload,
+      };
+      return { ...entry, ...(note ? { note } : {}), ...(corrects ? { corrects } : {}) } as Entry;
+    });
   };
 
-  return async (title, drafts) => {
-    toast({ text: `${title}…` }); // takes the place of the last message, whose undo would now be of the wrong entry
-    const { entries, delivery } = await send(title, drafts);
-    if (delivery.state === 'stored') {
-      const undo = entries
-        .map(({ id }): Draft => ({ kind: 'withdrawn', payload: {}, corrects: id }))
-        .reverse();
-      toast({
-        text: title,
-        undo: async () => {
-          const undone = await send(`Undo: ${title}`, undo);
-          toast({
-            text:
-              undone.delivery.state === 'refused'
-                ? (undone.delivery.problems[0]?.sentence ?? 'It could not be undone.')
-                : `Undone: ${title}`,
-          });
-        },
-      });
-    }
+  const send = async (title: string, entries: Entry[], undo?: () => Promise<void>): Promise<Delivery> => {
+    // Told at once, in place of the last message, whose undo would now be of the wrong entry.
+    toast({ text: title, undo });
+    const delivery = await deliver({ id: newId(), title, entries });
     if (delivery.state === 'refused') toast({ text: delivery.problems[0]?.sentence ?? `${title}: refused.` });
-    if (delivery.state === 'kept') toast({ text: `${title}: kept on this device until the server answers.` });
+    if (delivery.state === 'kept')
+      toast({ text: `${title}: kept on this device until the server answers.`, undo });
     return delivery;
+  };
+
+  return (title, drafts) => {
+    const entries = entriesOf(drafts);
+    const withdrawals = entries
+      .map(({ id }): Draft => ({ kind: 'withdrawn', payload: {}, corrects: id }))
+      .reverse();
+    return send(title, entries, async () => {
+      await send(`Undone: ${title}`, entriesOf(withdrawals));
+    });
   };
 }

@@ -3,7 +3,7 @@ import { createContext, type ReactNode, useCallback, useContext, useEffect, useM
 
 export interface ToastMessage {
   text: string;
-  undo?: () => Promise<void>;
+  undo?: (() => Promise<void>) | undefined;
 }
 
 interface ToastBoard {

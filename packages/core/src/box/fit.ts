@@ -1,5 +1,5 @@
 import type { FitAnswer, FitQuestion, FitVerdict, Problem } from '@yellow-cell/contract';
-import { above, below, sum, TOLERANCE } from '../numbers.ts';
+import { above, below, TOLERANCE } from '../numbers.ts';
 import { refuse } from '../problems.ts';
 
 /** Fit of frames in compartments (handbook 2, fit). Lengths in mm, x from the inside left wall. */
@@ -40,10 +40,6 @@ export function fitVerdict(slack_mm: number): FitVerdict {
  */
 export function fit(question: FitQuestion): FitAnswer {
   refuse(fitProblems(question));
-  return arrange(question);
-}
-
-function arrange(question: FitQuestion): FitAnswer {
   const { insideWidth_mm, frames, pitch_mm } = question;
   const dividers = placedDividers(question);
   const compartments = frames.map((count, index) => {
@@ -74,9 +70,10 @@ function placedDividers(question: FitQuestion): FitAnswer['dividers'] {
 
 /** The slack that every compartment has when the dividers stand for it, in mm; below 0 where they cannot. */
 function equalSlack(question: FitQuestion): number {
-  const boards = sum(question.dividers.map(({ thickness_mm }) => thickness_mm));
-  const frames = sum(question.frames.map((count) => framesWidth(count, question)));
-  return (question.insideWidth_mm - boards - frames) / question.frames.length;
+  let left = question.insideWidth_mm;
+  for (const { thickness_mm } of question.dividers) left -= thickness_mm;
+  for (const count of question.frames) left -= framesWidth(count, question);
+  return left / question.frames.length;
 }
 
 /** What makes the question unanswerable beyond the range of single fields. An empty list: `fit` answers. */
@@ -110,17 +107,13 @@ function missingPlaces({ dividers }: FitQuestion): Problem[] {
 }
 
 function widthProblems(question: FitQuestion): Problem[] {
-  return arrange(question).compartments.flatMap(({ width_mm }, index) =>
-    width_mm <= TOLERANCE
-      ? [
-          {
-            path: `frames.${index}`,
-            value: question.frames[index],
-            sentence: `Compartment ${index + 1} would have no width: it is short by ${figure(-width_mm)} mm.`,
-          },
-        ]
-      : [],
-  );
+  const slack_mm = equalSlack(question);
+  return question.frames.flatMap((count, index) => {
+    const width_mm = framesWidth(count, question) + slack_mm;
+    if (!(width_mm <= TOLERANCE)) return [];
+    const sentence = `Compartment ${index + 1} would have no width: it is short by ${figure(-width_mm)} mm.`;
+    return [{ path: `frames.${index}`, value: count, sentence }];
+  });
 }
 
 function placeProblems({ insideWidth_mm, dividers }: FitQuestion): Problem[] {

@@ -22,6 +22,29 @@ describe('days', () => {
     expect(dayOf('2026-05-31T22:00:00Z', 'Pacific/Auckland')).toBe('2026-06-01');
   });
 
+  it('are those that the platform’s own calendar gives, also on days when clocks change', () => {
+    const zones = fc.constantFrom(
+      'Europe/Vienna',
+      'America/St_Johns',
+      'Australia/Lord_Howe',
+      'Pacific/Apia',
+      'UTC',
+    );
+    const instants = fc.integer({ min: Date.parse('2020-01-01'), max: Date.parse('2030-01-01') });
+    fc.assert(
+      fc.property(instants, zones, (at, timeZone) => {
+        const plain = new Intl.DateTimeFormat('en-CA', {
+          timeZone,
+          year: 'numeric',
+          month: '2-digit',
+          day: '2-digit',
+        });
+        expect(dayOf(new Date(at).toISOString(), timeZone)).toBe(plain.format(at));
+      }),
+      { numRuns: 400 },
+    );
+  });
+
   it('and hours make instants in the zone, in winter and summer', () => {
     expect(instantOf('2026-01-10', 12, 0, 'Europe/Vienna')).toBe('2026-01-10T11:00:00.000Z');
     expect(instantOf('2026-07-10', 12, 0, 'Europe/Vienna')).toBe('2026-07-10T10:00:00.000Z');

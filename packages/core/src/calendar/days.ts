@@ -1,4 +1,4 @@
-import { TZDate } from '@date-fns/tz';
+import { TZDate, tzOffset } from '@date-fns/tz';
 
 /** Calendar days are `YYYY-MM-DD` strings, which sort as they follow each other; instants are ISO 8601. */
 export type Day = string;
@@ -16,9 +16,11 @@ export function daysBetween(from: Day, to: Day): number {
 }
 
 /** The calendar day on which an instant falls in an IANA zone. */
-export function dayOf(instant: string, zone: string): Day {
-  const cached = formatterOf(zone);
-  return cached.format(new Date(instant));
+export const dayOf = (instant: string, zone: string): Day => dayAt(Date.parse(instant), zone);
+
+/** The same for an instant in milliseconds since 1970. */
+export function dayAt(at: number, zone: string): Day {
+  return new Date(at + offsetMs(at, zone)).toISOString().slice(0, 10);
 }
 
 /** The instant of a wall-clock time in a zone. */
@@ -30,18 +32,21 @@ export function instantOf(day: Day, hour: number, minute: number, zone: string):
 export const earlier = (a: Day, b: Day): Day => (a < b ? a : b);
 export const later = (a: Day, b: Day): Day => (a > b ? a : b);
 
-/** Making a formatter costs far more than using it, and a log has thousands of instants in a few zones. */
-const formatters = new Map<string, Intl.DateTimeFormat>();
-function formatterOf(zone: string): Intl.DateTimeFormat {
-  let formatter = formatters.get(zone);
-  if (!formatter) {
-    formatter = new Intl.DateTimeFormat('en-CA', {
-      timeZone: zone,
-      year: 'numeric',
-      month: '2-digit',
-      day: '2-digit',
-    });
-    formatters.set(zone, formatter);
+/**
+ * How far a zone's clocks are ahead of UTC, remembered for each UTC day on which they do not change: asking
+ * costs microseconds, and a log has thousands of instants on few days.
+ */
+function offsetMs(at: number, zone: string): number {
+  const days = offsets.get(zone) ?? new Map<number, number | null>();
+  offsets.set(zone, days);
+  const day = Math.floor(at / DAY_MS);
+  let known = days.get(day);
+  if (known === undefined) {
+    const atStart = tzOffset(zone, new Date(day * DAY_MS));
+    known = atStart === tzOffset(zone, new Date((day + 1) * DAY_MS)) ? atStart * MINUTE_MS : null;
+    days.set(day, known);
   }
-  return formatter;
+  return known ?? tzOffset(zone, new Date(at)) * MINUTE_MS;
 }
+const MINUTE_MS = 60_000;
+const offsets = new Map<string, Map<number, number | null>>();

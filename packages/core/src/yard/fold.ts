@@ -1,5 +1,5 @@
 import type { Entry, EventKind, LogEvent, WeatherDay } from '@yellow-cell/contract';
-import { type Day, dayOf, daysBetween } from '../calendar/days.ts';
+import { type Day, dayAt, daysBetween } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
 import { type Constants, defaultConstants } from '../constants.ts';
 import { effective } from './order.ts';
@@ -26,7 +26,7 @@ interface DatedEvent {
 
 /** The effective events in order with their days: worked out once for a log that is folded at many dates. */
 export function chronicle(events: readonly LogEvent[]): DatedEvent[] {
-  return effective(events).map((event) => ({ event, on: dayOf(event.occurredAt, event.zone) }));
+  return effective(events).map(({ event, at }) => ({ event, on: dayAt(at, event.zone) }));
 }
 
 /**

@@ -1,28 +1,39 @@
 import type { LogEvent } from '@yellow-cell/contract';
 
+/** An event with its instant as a number, so that sorting need not read it again and again. */
+interface TimedEvent {
+  event: LogEvent;
+  /** Milliseconds since 1970. */
+  at: number;
+}
+
 /** By when it happened, then device, its own count, and id: the same events give the same order however they arrive. */
-export function byOccurrence(a: LogEvent, b: LogEvent): number {
+function byOccurrence(a: TimedEvent, b: TimedEvent): number {
   return (
-    Date.parse(a.occurredAt) - Date.parse(b.occurredAt) ||
-    compare(a.device, b.device) ||
-    a.deviceSeq - b.deviceSeq ||
-    compare(a.id, b.id)
+    a.at - b.at ||
+    compare(a.event.device, b.event.device) ||
+    a.event.deviceSeq - b.event.deviceSeq ||
+    compare(a.event.id, b.event.id)
   );
 }
 
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
 /**
- * Events with corrections applied: an entry that a standing entry corrects drops out, and `withdrawn` itself
- * tells no story. A correction that is itself corrected no longer stands, so an undo can be undone.
+ * Events in the order they happened, corrections applied: an entry that a standing entry corrects drops out,
+ * and `withdrawn` itself tells no story. A correction that is itself corrected no longer stands, so an undo
+ * can be undone.
  */
-export function effective(events: readonly LogEvent[]): LogEvent[] {
+export function effective(events: readonly LogEvent[]): TimedEvent[] {
   const correctors = new Map<string, LogEvent[]>();
   for (const event of events) {
     if (event.corrects) correctors.set(event.corrects, [...(correctors.get(event.corrects) ?? []), event]);
   }
   const stands = standingBy(correctors);
-  return events.filter((event) => event.kind !== 'withdrawn' && stands(event)).sort(byOccurrence);
+  return events
+    .filter((event) => event.kind !== 'withdrawn' && stands(event))
+    .map((event) => ({ event, at: Date.parse(event.occurredAt) }))
+    .sort(byOccurrence);
 }
 
 function standingBy(correctors: ReadonlyMap<string, readonly LogEvent[]>): (event: LogEvent) => boolean {

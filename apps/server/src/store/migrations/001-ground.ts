@@ -6,13 +6,14 @@ export async function up(db: Kysely<unknown>): Promise<void> {
   await sql.raw(ROLE).execute(db);
   await sql.raw(TABLES).execute(db);
   await sql.raw(APPEND_ONLY).execute(db);
+  // The setting is read in a subquery, so once a query and not once a row.
   for (const [table, grants] of Object.entries(GRANTS)) {
     await sql
       .raw(`
       alter table ${table} enable row level security;
       alter table ${table} force row level security;
       create policy own_rows on ${table}
-        using (breeder_id = nullif(current_setting('app.breeder', true), '')::uuid);
+        using (breeder_id = (select nullif(current_setting('app.breeder', true), '')::uuid));
       grant ${grants} on ${table} to ${APP_ROLE};`)
       .execute(db);
   }

@@ -1,0 +1,121 @@
+import type { FitQuestion, LogEvent } from '@yellow-cell/contract';
+import { fit, fold, type Known, subjectsOf } from '@yellow-cell/core';
+import { createDemo } from '@yellow-cell/demo';
+import { type Figure, perSecond } from './figure.ts';
+
+export function coreFigures(): Figure[] {
+  return [fitFigure(), foldFigure()];
+}
+
+const question: FitQuestion = {
+  insideWidth_mm: 373,
+  pitch_mm: 34.9,
+  frames: [3, 3, 3],
+  dividers: [{ thickness_mm: 9.5 }, { thickness_mm: 9.5 }],
+};
+
+function fitFigure(): Figure {
+  const ours = perSecond(() => fit(question));
+  const baseline = perSecond(() => plainFit(question));
+  return {
+    what: 'fit evaluated',
+    ours,
+    baseline,
+    unit: '/s',
+    against: 'the bare arithmetic, unchecked',
+    holds: ours >= 100_000,
+    wanted: '100,000 a second',
+  };
+}
+
+/** What one would write first: the arithmetic alone, without a check. */
+function plainFit({ insideWidth_mm, pitch_mm, frames, dividers }: FitQuestion) {
+  let total = insideWidth_mm;
+  for (const { thickness_mm } of dividers) total -= thickness_mm;
+  for (const count of frames) total -= count * pitch_mm;
+  const slack = total / frames.length;
+  const compartments = [];
+  const places = [];
+  let at = 0;
+  for (let index = 0; index < frames.length; index++) {
+    const width = (frames[index] ?? 0) * pitch_mm + slack;
+    const verdict =
+      slack < 0
+        ? 'impossible'
+        : slack < 3
+          ? 'jams'
+          : slack < 8
+            ? 'tight'
+            : slack < 16
+              ? 'right'
+              : slack <= 24
+                ? 'loose'
+                : 'board';
+    compartments.push({
+      width_mm: width,
+      frames: frames[index],
+      slack_mm: slack,
+      verdict,
+      oneMoreFits: slack - pitch_mm >= 3,
+    });
+    at += width;
+    const divider = dividers[index];
+    if (divider) places.push({ at_mm: at, thickness_mm: divider.thickness_mm });
+    at += divider?.thickness_mm ?? 0;
+  }
+  return { compartments, dividers: places };
+}
+
+function foldFigure(): Figure {
+  const { designs, yards, entries } = createDemo('2026-05-31T08:00:00.000Z');
+  const known: Known = {
+    designs: new Map(
+      designs.map(({ id, name, version }) => [
+        id,
+        { id, name, versions: [{ ...version, number: 1, savedAt: '', savedBy: '' }] },
+      ]),
+    ),
+    yards: new Set(yards.map(({ id }) => id)),
+  };
+  const events = entries
+    .filter(({ kind }) => kind !== 'weatherRecorded')
+    .slice(0, 500)
+    .map((entry) => ({ ...entry, breeder: '', recordedAt: '', subjects: subjectsOf(entry) }) as LogEvent);
+  const ours = perSecond(() => fold(known, events));
+  const baseline = perSecond(() => plainFold(events));
+  return {
+    what: 'fold of 500 events',
+    ours: 1_000 / ours,
+    baseline: 1_000 / baseline,
+    unit: 'ms',
+    against: 'sort and switch by UTC day, unchecked',
+    holds: 1_000 / ours < 8,
+    wanted: 'under half a frame, 8 ms',
+  };
+}
+
+/** What one would write first: sort by time, switch by kind, believe everything. */
+function plainFold(events: readonly LogEvent[]) {
+  const colonies = new Map<string, { box: string; status: string; since: string }>();
+  const corrected = new Set(events.flatMap(({ corrects }) => corrects ?? []));
+  const sorted = [...events].sort(
+    (a, b) => new Date(a.occurredAt).getTime() - new Date(b.occurredAt).getTime(),
+  );
+  const statuses: Record<string, string> = {
+    stocked: 'stocked',
+    cellGiven: 'cellGiven',
+    cellOpened: 'virgin',
+    eggsSeen: 'laying',
+    patternScored: 'proven',
+    failed: 'failed',
+    queenTaken: 'stocked',
+  };
+  for (const event of sorted) {
+    const status = statuses[event.kind];
+    if (!status || corrected.has(event.id)) continue;
+    const { box, colony } = event.payload as { box: string; colony: string };
+    const since = new Date(event.occurredAt).toISOString().slice(0, 10);
+    colonies.set(colony, { box, status, since });
+  }
+  return colonies;
+}

@@ -1,0 +1,124 @@
+import { type Browser, type CDPSession, chromium, type Page } from '@playwright/test';
+import { chromiumFlags, chromiumPath } from '../chromium.ts';
+import type { Stage } from '../stage.ts';
+import type { Figure } from './figure.ts';
+
+const SCRIPT_KB = 200;
+const FRAME_MS = 16;
+const MOVES = 60;
+
+/** What the browser measures: script until the first place is idle, and script a frame while a divider is dragged. */
+export async function webFigures(stage: Stage): Promise<Figure[]> {
+  const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumFlags });
+  try {
+    return [await scriptFigure(browser, stage), await dragFigure(browser, stage)];
+  } finally {
+    await browser.close();
+  }
+}
+
+async function scriptFigure(browser: Browser, stage: Stage): Promise<Figure> {
+  const page = await browser.newPage();
+  await page.goto(stage.url);
+  await page.waitForLoadState('networkidle');
+  const bytes = await page.evaluate(() => {
+    const scripts = performance
+      .getEntriesByType('resource')
+      .filter((entry) => /\.js(\?|$)/.test(entry.name)) as PerformanceResourceTiming[];
+    return scripts.reduce((total, { encodedBodySize }) => total + encodedBodySize, 0);
+  });
+  await page.close();
+  const ours = bytes / 1_000;
+  return {
+    what: 'script until the yard is idle',
+    ours,
+    baseline: SCRIPT_KB,
+    unit: 'KB',
+    against: 'the budget, compressed',
+    holds: ours <= SCRIPT_KB,
+    wanted: `at most ${SCRIPT_KB} KB`,
+  };
+}
+
+interface TraceEvent {
+  name: string;
+  ts: number;
+  dur?: number;
+  tid: number;
+  args?: { data?: { type?: string } };
+}
+
+async function dragFigure(browser: Browser, stage: Stage): Promise<Figure> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${stage.url}/bench/new`);
+  const box = await page.getByRole('slider', { name: /Divider 1/ }).boundingBox();
+  if (!box) throw new Error('There is no divider to drag.');
+  const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  await drag(page, middle, 20); // warms the code up
+  const session = await page.context().newCDPSession(page);
+  const events = await traced(session, () => drag(page, middle, MOVES));
+  await page.close();
+  const frames = scriptByMove(events);
+  const worst = frames.sort((a, b) => a - b)[Math.floor(frames.length * 0.95)] ?? Number.NaN;
+  return {
+    what: `divider dragged, script a move (95 % of ${frames.length})`,
+    ours: worst,
+    baseline: FRAME_MS,
+    unit: 'ms',
+    against: 'one frame',
+    holds: worst <= FRAME_MS,
+    wanted: `at most ${FRAME_MS} ms`,
+  };
+}
+
+async function drag(page: Page, from: { x: number; y: number }, moves: number): Promise<void> {
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  for (let move = 1; move <= moves; move++) {
+    await page.mouse.move(from.x, from.y + 40 * Math.sin((move / moves) * 2 * Math.PI));
+    await page.waitForTimeout(20);
+  }
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.up();
+}
+
+async function traced(session: CDPSession, work: () => Promise<void>): Promise<TraceEvent[]> {
+  const events: TraceEvent[] = [];
+  session.on('Tracing.dataCollected', ({ value }) => events.push(...(value as unknown as TraceEvent[])));
+  await session.send('Tracing.start', {
+    transferMode: 'ReportEvents',
+    traceConfig: { includedCategories: ['devtools.timeline'] },
+  });
+  await work();
+  const ended = new Promise((resolve) => session.once('Tracing.tracingComplete', resolve));
+  await session.send('Tracing.end');
+  await ended;
+  return events;
+}
+
+/** Milliseconds of script from each pointer move up to the next: the handler and whatever it set off. */
+function scriptByMove(events: readonly TraceEvent[]): number[] {
+  const moves = events
+    .filter(({ name, args }) => name === 'EventDispatch' && args?.data?.type === 'pointermove')
+    .sort((a, b) => a.ts - b.ts);
+  const main = moves[0]?.tid;
+  const script = events
+    .filter(
+      ({ name, tid, dur }) =>
+        tid === main &&
+        dur &&
+        /^(EventDispatch|FunctionCall|RunMicrotasks|FireAnimationFrame|TimerFire)$/.test(name),
+    )
+    .sort((a, b) => a.ts - b.ts);
+  return moves.slice(0, -1).map((move, index) => {
+    const until = moves[index + 1]?.ts ?? 0;
+    let total = 0;
+    let covered = move.ts;
+    for (const { ts, dur = 0 } of script) {
+      if (ts < covered || ts >= until) continue; // nested in what was counted, or of another move
+      total += dur;
+      covered = ts + dur;
+    }
+    return total / 1_000;
+  });
+}
