@@ -27,7 +27,7 @@ interface BenchSheetProps {
   onEdit: (move: (design: DesignContent) => DesignContent) => void;
 }
 
-const MARGIN = { left: 128, right: 120, top: 64, bottom: 92 };
+const MARGIN = { left: 128, right: 138, top: 64, bottom: 92 };
 const NUDGE_MM = 0.5;
 const NUDGE_SHIFT_MM = 5;
 /** A dragged divider lets itself be caught by the place of equal slack. */

@@ -17,7 +17,7 @@ export function CompartmentMarks({ model, placing, chosen, onChoose }: Compartme
   return model.compartments.map(({ bays, x, frames, fit }, index) => {
     const id = bays[0] ?? '';
     const area = placing.rect({ x: x[0], y: 0, width: x[1] - x[0], height: model.inside.length });
-    const outside = area.x + area.width + model.wall * placing.scale + 12;
+    const outside = area.x + area.width + model.wall * placing.scale + 24;
     const tight = fit.verdict === 'impossible' || fit.verdict === 'jams';
     return (
       <g key={id}>

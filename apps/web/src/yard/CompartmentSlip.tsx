@@ -5,7 +5,7 @@ import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { Actions } from './Actions.tsx';
 import { History } from './History.tsx';
 import { NoteForm } from './NoteForm.tsx';
-import { Dot } from './SignKey.tsx';
+import { UrgencyDot } from './SignKey.tsx';
 import { statusLine } from './statusLine.ts';
 import { Timeline } from './Timeline.tsx';
 import { useChoice } from './useChoice.ts';
@@ -58,11 +58,7 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
       )}
       {first && (
         <div className="mt-2 flex gap-2.5 border-y border-hairline py-2.5">
-          {compartment.urgency === 'ahead' ? (
-            <Dot fill="var(--slip)" />
-          ) : (
-            <Dot fill={compartment.urgency === 'overdue' ? 'var(--danger)' : 'var(--yellow)'} />
-          )}
+          <UrgencyDot urgency={compartment.urgency} />
           <p className="-mt-0.5 flex-1">
             <strong>{first.title}.</strong> {first.reason}{' '}
             <span className="text-soft">

@@ -1,5 +1,5 @@
 import type { Status } from '@yellow-cell/contract';
-import { statusWords } from '@yellow-cell/core';
+import { statusWords, type Urgency } from '@yellow-cell/core';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
 
 const SHOWN: readonly Status[] = [
@@ -27,16 +27,25 @@ export function SignKey() {
         </li>
       ))}
       <li className="flex items-center gap-1.5">
-        <Dot fill="var(--yellow)" /> due
+        <UrgencyDot urgency="due" /> due
       </li>
       <li className="flex items-center gap-1.5">
-        <Dot fill="var(--danger)" /> overdue
+        <UrgencyDot urgency="overdue" /> overdue
       </li>
     </ul>
   );
 }
 
-export function Dot({ fill }: { fill: string }) {
+/** The dot of work: filled for now, hollow for what is still to come. */
+export function UrgencyDot({ urgency }: { urgency: Urgency | undefined }) {
+  return (
+    <Dot
+      fill={urgency === 'overdue' ? 'var(--danger)' : urgency === 'due' ? 'var(--yellow)' : 'var(--slip)'}
+    />
+  );
+}
+
+function Dot({ fill }: { fill: string }) {
   return (
     <svg aria-hidden width={16} height={16} viewBox="-8 -8 16 16" className="inline-block shrink-0">
       <circle r={5} fill={fill} stroke="var(--ink)" strokeWidth={1.2} />

@@ -2,7 +2,7 @@ import { showDay, showWindow, statusWords } from '@yellow-cell/core';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
-import { Dot } from './SignKey.tsx';
+import { UrgencyDot } from './SignKey.tsx';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, CompartmentView, YardView } from './useYard.ts';
 
@@ -117,7 +117,7 @@ function ListRow({ row: { view, compartment }, on }: { row: Row; on: string }) {
       <td className="pr-2">
         {first ? (
           <span className="flex items-center gap-1.5">
-            {due && <Dot fill={urgency === 'overdue' ? 'var(--danger)' : 'var(--yellow)'} />}
+            {due && <UrgencyDot urgency={urgency} />}
             <span>
               {first.title}{' '}
               <span className="text-soft">

@@ -3,7 +3,7 @@ import { Plus } from 'lucide-react';
 import { useSearchParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
-import { Dot } from './SignKey.tsx';
+import { UrgencyDot } from './SignKey.tsx';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, CompartmentView, YardView } from './useYard.ts';
 
@@ -26,7 +26,7 @@ export function YardSlip({ view }: { view: YardView }) {
     work
       .filter(({ compartment }) => compartment.urgency === urgency)
       .sort((a, b) => (a.first.to < b.first.to ? -1 : 1));
-  const [overdue, due] = [of('overdue'), of('due')];
+  const [overdue, due, before] = [of('overdue'), of('due'), of('before')];
   const ahead = of('ahead').sort((a, b) => (a.first.from < b.first.from ? -1 : 1));
   return (
     <>
@@ -44,6 +44,7 @@ export function YardSlip({ view }: { view: YardView }) {
       )}
       <WorkList title="Overdue" work={overdue} />
       <WorkList title="Due" work={due} />
+      <WorkList title="Before then" work={before} />
       <WorkList title="Coming" work={ahead.slice(0, 12)} />
       {work.length === 0 && (
         <p className="mt-3 text-soft">
@@ -75,7 +76,7 @@ function WorkList({ title, work }: { title: string; work: readonly Work[] }) {
               {compartment.urgency === 'ahead' ? (
                 <StatusIcon status={compartment.status} size={16} />
               ) : (
-                <Dot fill={compartment.urgency === 'overdue' ? 'var(--danger)' : 'var(--yellow)'} />
+                <UrgencyDot urgency={compartment.urgency} />
               )}
               <span className="flex-1">
                 <strong>

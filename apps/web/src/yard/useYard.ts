@@ -57,7 +57,7 @@ export interface YardView {
 
 /** The yard as of the day shown: its story folded here, with what this device has not sent yet. */
 export function useYard(yard: Yard): YardView {
-  const { on } = useAsOf();
+  const { on, today } = useAsOf();
   const { data: session } = useSuspenseQuery(sessionQuery);
   const { data: yards } = useSuspenseQuery(yardsQuery);
   const log = useSuspenseInfiniteQuery({
@@ -96,8 +96,8 @@ export function useYard(yard: Yard): YardView {
       [...state.boxes.values()]
         .filter(({ place, takenApartOn }) => place?.yard === yard.id && !takenApartOn)
         .sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))
-        .flatMap((box) => viewOf(box, state, known, weather, constants, on) ?? []),
-    [state, known, weather, constants, on, yard.id],
+        .flatMap((box) => viewOf(box, state, known, weather, constants, { on, today }) ?? []),
+    [state, known, weather, constants, on, today, yard.id],
   );
   const more = log.hasNextPage ? () => void log.fetchNextPage() : undefined;
   return { yard, on, state, boxes, weather, constants, more };
@@ -111,15 +111,15 @@ function viewOf(
   known: Known,
   weather: Weather,
   constants: Constants,
-  on: Day,
+  { on, today }: { on: Day; today: Day },
 ): BoxView | undefined {
   const design = designOf(known.designs, box);
   if (!design) return undefined;
   const compartments = compartmentsOf(state, known.designs, box).map((compartment): CompartmentView => {
     const { colony, attempt } = compartment;
     const expectations = colony ? expectationsOf(colony, attempt, weather, constants) : [];
-    const first = firstExpectation(expectations, on);
-    return { ...compartment, expectations, first, urgency: first && urgencyOn(first, on) };
+    const first = firstExpectation(expectations, on, today);
+    return { ...compartment, expectations, first, urgency: first && urgencyOn(first, on, today) };
   });
   return {
     box,

@@ -68,6 +68,19 @@ describe('what is expected', () => {
     expect(firstExpectation(expected(state), day(21))?.kind).toBe('declareFailed');
   });
 
+  it('on a day ahead names what falls on it, and calls nothing overdue that is not so today', () => {
+    const list = expected(fold(known, begun(CELL)));
+    const seenFrom = (today: number, on: number) => {
+      const first = firstExpectation(list, day(on), day(today));
+      return first && [first.kind, urgencyOn(first, day(on), day(today))];
+    };
+    expect(seenFrom(0, 3)).toEqual(['checkOpening', 'due']);
+    expect(seenFrom(0, 8)).toEqual(['lookForEggs', 'ahead']);
+    expect(seenFrom(0, 14)).toEqual(['lookForEggs', 'due']);
+    expect(seenFrom(6, 8)).toEqual(['checkOpening', 'overdue']);
+    expect(seenFrom(0, 28)).toEqual(['declareFailed', 'before']);
+  });
+
   it('open brood asks for a search for wild cells, which lapses', () => {
     const events = begun(CELL).map((event) =>
       event.kind === 'stocked' ? { ...event, payload: { ...event.payload, openBrood: true } } : event,

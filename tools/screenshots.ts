@@ -1,0 +1,76 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { buildIfChanged } from './build.ts';
+import { chromiumFlags, chromiumPath, ensureChromium } from './chromium.ts';
+import { root } from './root.ts';
+import { main } from './said.ts';
+import { setStage } from './stage.ts';
+
+interface Shot {
+  name: string;
+  path: string;
+  phone?: boolean;
+  theme?: 'light' | 'dark' | 'yard';
+  before?: (page: Page) => Promise<void>;
+}
+
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+const compartment = (name: string) => (page: Page) =>
+  page.getByRole('button', { name: new RegExp(`^${name}:`) }).click();
+
+/** One current picture of each main view, made from the demo on its pinned day. */
+const shots: readonly Shot[] = [
+  { name: 'designs', path: '/bench' },
+  {
+    name: 'bench',
+    path: '/bench',
+    before: async (page) => {
+      await page.getByRole('link', { name: /Four-way, ten-frame body/ }).click();
+      await page.getByRole('slider', { name: /Divider 1/ }).waitFor();
+    },
+  },
+  { name: 'yard', path: '/yard', before: compartment('B7 Middle') },
+  { name: 'yard-week-ahead', path: '/yard?on=2026-06-07', theme: 'dark' },
+  { name: 'yard-list', path: '/yard', before: (page) => page.getByRole('button', { name: 'List' }).click() },
+  { name: 'yard-phone', path: '/yard', phone: true, theme: 'yard' },
+  {
+    name: 'compartment-phone',
+    path: '/yard',
+    phone: true,
+    before: (page) => page.getByRole('button', { name: 'B3 · West' }).click(),
+  },
+  { name: 'ledger', path: '/ledger' },
+];
+
+await main(async () => {
+  ensureChromium();
+  buildIfChanged();
+  const folder = join(root, 'docs', 'screenshots');
+  mkdirSync(folder, { recursive: true });
+  const stage = await setStage();
+  const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumFlags });
+  try {
+    for (const { name, path, phone = false, theme = 'light', before } of shots) {
+      const page = await browser.newPage({
+        viewport: phone ? PHONE : DESK,
+        locale: 'en-GB',
+        timezoneId: 'Europe/Vienna',
+        reducedMotion: 'reduce',
+      });
+      await page.addInitScript((value) => localStorage.setItem('yc-theme', value), theme);
+      await page.goto(stage.url + path);
+      await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
+      await before?.(page);
+      await page.waitForLoadState('networkidle');
+      await page.screenshot({ path: join(folder, `${name}.png`) });
+      await page.close();
+      console.log(`docs/screenshots/${name}.png`);
+    }
+  } finally {
+    await browser.close();
+    await stage.close();
+  }
+});
