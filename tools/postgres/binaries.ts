@@ -5,21 +5,22 @@ import { forbidMainCluster, installDebianPackages } from '../packages.ts';
 import { Said } from '../said.ts';
 
 const DEBIAN_DIR = '/usr/lib/postgresql';
-const PACKAGE = 'postgresql-15';
+const INSTALLED_VERSION = '15';
+const PACKAGE = `postgresql-${INSTALLED_VERSION}`;
+
+const otherVersion = (dataDir: string, made: string): string =>
+  `The data in ${dataDir} was made by PostgreSQL ${made}, which is not installed. Install postgresql-${made}, or give another --data.`;
 
 /** The folder with initdb and pg_ctl; where a data directory exists, of the version that made it. */
 export function postgresBinaries(dataDir: string): string {
   const made = madeByVersion(dataDir);
   const found = findBinaries(made);
   if (found) return found;
+  if (made && made !== INSTALLED_VERSION) throw new Said(otherVersion(dataDir, made));
   forbidMainCluster();
   installDebianPackages([PACKAGE], 'PostgreSQL');
   const installed = findBinaries(made);
   if (installed) return installed;
-  if (made)
-    throw new Said(
-      `The data in ${dataDir} was made by PostgreSQL ${made}, which is not installed. Install postgresql-${made}, or give another --data.`,
-    );
   throw new Said('PostgreSQL was installed but its programs were not found; set PG_BINDIR to their folder.');
 }
 
