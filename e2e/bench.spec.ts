@@ -38,6 +38,18 @@ test.describe('the bench', () => {
     await expect(page.getByRole('link', { name: /My four-way.*version 2/ })).toBeVisible();
   });
 
+  test('offers every layout of the body, and becomes the one chosen', async ({ page }) => {
+    await page.goto('/bench/new');
+    const strip = page.getByRole('region', { name: 'Layouts of this body' });
+    await expect(strip.getByText(/\d+ fit/)).toBeVisible();
+    await expect(strip.getByRole('button', { pressed: true })).toContainText('3 / 3 / 3');
+    await strip.getByRole('button', { name: /^5 \/ 5 9.5 mm/ }).click();
+    await expect(page.getByLabel('Number of compartments')).toHaveText('2');
+    await expect(page.getByText('7.3 mm to spare').first()).toBeVisible();
+    await page.getByLabel('Inside width (mm)').fill('60');
+    await expect(strip.getByText(/^\d+ fit, in 1 way|No number of compartments/)).toBeVisible();
+  });
+
   test('says by how much a typed place is impossible, and keeps what was typed through a reload', async ({
     page,
   }) => {

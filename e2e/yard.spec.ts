@@ -126,7 +126,7 @@ test.describe('the yard', () => {
     await expect(slip(page).getByText(/^empty since/)).toBeVisible();
     await page.goto(`${page.url()}&on=2026-06-07`);
     await compartment(page, 'T5 West').click();
-    await expect(slip(page).getByText(/Give a ripe cell/)).toBeVisible();
+    await expect(slip(page).getByText('Look again after combining.')).toBeVisible();
   });
 
   test('an entry made while the database is away is kept, also through a reload, and sent when it is back', async ({

@@ -40,13 +40,13 @@ export async function medianMs(times: number, work: () => unknown): Promise<numb
 }
 
 /** Calls a second of pure work, after a warm-up. */
-export function perSecond(work: () => unknown, forMs = 600): number {
+export function perSecond(work: () => unknown, forMs = 600, atOnce = 50): number {
   for (let until = performance.now() + forMs / 3; performance.now() < until; ) work();
   let calls = 0;
   const started = performance.now();
   while (performance.now() - started < forMs) {
-    for (let batch = 0; batch < 50; batch++) work();
-    calls += 50;
+    for (let batch = 0; batch < atOnce; batch++) work();
+    calls += atOnce;
   }
   return (calls / (performance.now() - started)) * 1_000;
 }

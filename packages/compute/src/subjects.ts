@@ -5,9 +5,23 @@ import {
   FitQuestion,
   GapAnswer,
   GapQuestion,
+  LayoutsAnswer,
+  LayoutsQuestion,
   type Problem,
+  ReachAnswer,
+  ReachQuestion,
 } from '@yellow-cell/contract';
-import { cells, cellsProblems, fit, fitProblems, gap } from '@yellow-cell/core';
+import {
+  cells,
+  cellsProblems,
+  fit,
+  fitProblems,
+  gap,
+  layouts,
+  layoutsProblems,
+  reach,
+  reachProblems,
+} from '@yellow-cell/core';
 import type { z } from 'zod';
 
 /** Everything that can be asked without the interface: the schema of the question, the function, the schema of the answer. */
@@ -24,6 +38,13 @@ const noMore = (): Problem[] => [];
 export const subjects = {
   gap: { question: GapQuestion, answer: GapAnswer, problems: noMore, compute: gap },
   fit: { question: FitQuestion, answer: FitAnswer, problems: fitProblems, compute: fit },
+  layouts: {
+    question: LayoutsQuestion,
+    answer: LayoutsAnswer,
+    problems: layoutsProblems,
+    compute: layouts,
+  },
+  reach: { question: ReachQuestion, answer: ReachAnswer, problems: reachProblems, compute: reach },
   cells: { question: CellsQuestion, answer: CellsAnswer, problems: cellsProblems, compute: cells },
 } as const satisfies Record<string, SubjectDoor>;
 

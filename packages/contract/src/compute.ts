@@ -100,3 +100,104 @@ export const CellsQuestion = z.strictObject({
 export type CellsQuestion = z.infer<typeof CellsQuestion>;
 export const CellsAnswer = z.strictObject({ cells: z.number().int(), probability: z.number() });
 export type CellsAnswer = z.infer<typeof CellsAnswer>;
+
+const wholeRange = (what: string, least: number, most: number) => {
+  const bound = z
+    .number()
+    .int(`${what} are counted in whole numbers.`)
+    .min(least, `${what} cannot be fewer than ${least}.`)
+    .max(most, `${what} cannot be more than ${most}.`);
+  return z.strictObject({ min: bound, max: bound });
+};
+const slackBound = z
+  .number()
+  .min(0, 'A slack below 0 mm is no fit.')
+  .max(10_000, 'A slack of more than 10,000 mm is none.');
+
+export const LayoutsQuestion = z.strictObject({
+  insideWidth_mm: length('The inside width'),
+  pitch_mm: length('The pitch'),
+  thicknesses_mm: z
+    .array(length("A divider's thickness"))
+    .min(1, 'At least one divider thickness is needed.')
+    .max(20, 'At most 20 divider thicknesses can be asked about.'),
+  compartments: wholeRange('Compartments', 1, 24),
+  framesEach: wholeRange('Frames', 0, 100),
+  slack_mm: z.strictObject({ min: slackBound, max: slackBound }),
+  hung: z.boolean().optional(),
+  barWidth_mm: length('The bar width').optional(),
+});
+export type LayoutsQuestion = z.infer<typeof LayoutsQuestion>;
+export const Layout = z.strictObject({
+  thickness_mm: z.number(),
+  frames: z.array(z.number().int()),
+  slack_mm: z.number(),
+  /** 0 to 1, larger is better; docs/models.md says of what it is made. */
+  score: z.number(),
+  why: z.string(),
+});
+export type Layout = z.infer<typeof Layout>;
+export const LayoutsAnswer = z.strictObject({ layouts: z.array(Layout) });
+export type LayoutsAnswer = z.infer<typeof LayoutsAnswer>;
+
+const spaceName = z
+  .string()
+  .min(1, 'A space needs a name.')
+  .max(80, "A space's name has at most 80 characters.");
+
+export const Occupant = z.enum(['queen', 'virgin', 'ripeCell', 'grafts', 'drones']);
+export type Occupant = z.infer<typeof Occupant>;
+export const EntranceState = z.enum(['open', 'reduced', 'workersOnly', 'vent', 'closed']);
+export type EntranceState = z.infer<typeof EntranceState>;
+export const ReachWarningKind = z.enum([
+  'twoQueens',
+  'queenMeetsCell',
+  'queenMeetsGrafts',
+  'virginBehindExcluder',
+  'noFlight',
+  'noMatingFlight',
+  'sharedEntrance',
+  'dronesShutIn',
+]);
+export type ReachWarningKind = z.infer<typeof ReachWarningKind>;
+
+export const ReachQuestion = z.strictObject({
+  spaces: z
+    .array(spaceName)
+    .min(1, 'At least one space is needed.')
+    .max(200, 'At most 200 spaces can be asked about.'),
+  passages: z
+    .array(
+      z.strictObject({
+        between: z.tuple([spaceName, spaceName]),
+        gap_mm: z.number().min(0, 'A gap must be 0 mm or more.'),
+      }),
+    )
+    .max(5_000, 'At most 5,000 passages can be asked about.'),
+  occupants: z
+    .array(z.strictObject({ in: spaceName, what: Occupant }))
+    .max(2_000, 'At most 2,000 occupants can be asked about.'),
+  entrances: z
+    .array(
+      z.strictObject({
+        to: z.array(spaceName).min(1, 'An entrance opens into at least one space.').max(200),
+        state: EntranceState,
+      }),
+    )
+    .max(1_000, 'At most 1,000 entrances can be asked about.'),
+});
+export type ReachQuestion = z.infer<typeof ReachQuestion>;
+export const ReachWarning = z.strictObject({
+  kind: ReachWarningKind,
+  spaces: z.array(z.string()),
+  sentence: z.string(),
+});
+export type ReachWarning = z.infer<typeof ReachWarning>;
+export const ReachAnswer = z.strictObject({
+  /** Spaces that workers can pass between, grouped; every space in exactly one group. */
+  colonies: z.array(z.array(z.string())),
+  /** The same for a laying queen. */
+  territories: z.array(z.array(z.string())),
+  warnings: z.array(ReachWarning),
+});
+export type ReachAnswer = z.infer<typeof ReachAnswer>;

@@ -43,11 +43,13 @@ export {
   type RectShape,
 } from './drawing/fromAbove.ts';
 export { frameFormat, type StandardFormat, standardFormats, standardOf } from './formats/formats.ts';
+export { layouts, layoutsProblems } from './layout/layouts.ts';
 export { cells, cellsProblems } from './mating/cells.ts';
 export { type TakeRate, takeRate } from './mating/takeRate.ts';
 export { TOLERANCE } from './numbers.ts';
 export { ProblemsError } from './problems.ts';
 export { type Random, seededRandom } from './random.ts';
+export { reach, reachProblems } from './reach/reach.ts';
 export { MM_PER_INCH, type ParsedLength, parseLength, showLength, showLengthBare } from './units/length.ts';
 export { compartmentsOf, designOf, type StandingCompartment } from './yard/compartments.ts';
 export { futureProblem } from './yard/entryProblem.ts';

@@ -1,11 +1,12 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import type { DesignContent } from '@yellow-cell/contract';
-import { boxFromAbove, deriveBox, designProblems, withEqualSlack } from '@yellow-cell/core';
-import { useMemo, useRef, useState } from 'react';
+import type { DesignContent, Layout } from '@yellow-cell/contract';
+import { boxFromAbove, deriveBox, designProblems, withCompartments, withEqualSlack } from '@yellow-cell/core';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { designQuery } from '../app/queries.ts';
 import { BenchSheet } from './BenchSheet.tsx';
 import { BenchSlip } from './BenchSlip.tsx';
+import { LayoutStrip } from './LayoutStrip.tsx';
 import { draftOf, useDraft } from './useDraft.ts';
 
 export function BenchScreen() {
@@ -31,18 +32,26 @@ function Board({ id, saved }: { id: string; saved?: Parameters<typeof useDraft>[
   const model = useMemo(() => deriveBox(shown), [shown]);
   const drawing = useMemo(() => boxFromAbove(model), [model]);
   const [chosen, setChosen] = useState<string>();
+  const { edit } = desk;
+  const become = useCallback(
+    ({ frames, thickness_mm }: Layout) => edit((now) => withCompartments(now, frames, { mm: thickness_mm })),
+    [edit],
+  );
   return (
     <main className="flex h-full flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
       <h1 className="sr-only">Bench: {desk.draft.name || 'new design'}</h1>
-      <BenchSheet
-        drawing={drawing}
-        model={model}
-        design={content}
-        stale={problems.length > 0}
-        chosen={chosen}
-        onChoose={setChosen}
-        onEdit={desk.edit}
-      />
+      <div className="flex min-w-0 flex-1 flex-col lg:h-full">
+        <BenchSheet
+          drawing={drawing}
+          model={model}
+          design={content}
+          stale={problems.length > 0}
+          chosen={chosen}
+          onChoose={setChosen}
+          onEdit={desk.edit}
+        />
+        <LayoutStrip design={shown} onChoose={become} />
+      </div>
       <BenchSlip
         desk={desk}
         model={model}

@@ -27,7 +27,7 @@ interface BenchSheetProps {
   onEdit: (move: (design: DesignContent) => DesignContent) => void;
 }
 
-const MARGIN = { left: 128, right: 138, top: 64, bottom: 92 };
+const MARGIN = { left: 128, right: 138, top: 62, bottom: 84 };
 const NUDGE_MM = 0.5;
 const NUDGE_SHIFT_MM = 5;
 /** A dragged divider lets itself be caught by the place of equal slack. */
@@ -52,7 +52,7 @@ export function BenchSheet({ drawing, model, design, stale, chosen, onChoose, on
   return (
     <div
       ref={ref}
-      className="relative min-h-[26rem] min-w-0 flex-1 bg-sheet lg:h-full"
+      className="relative min-h-[26rem] min-w-0 flex-1 bg-sheet lg:min-h-0"
       style={{ background: paperGrid }}
     >
       <p className="absolute left-5 top-4">

@@ -1,6 +1,6 @@
 import type { Design, DesignContent } from '@yellow-cell/contract';
 import { frameFormat, newDesign, standardFormats } from '@yellow-cell/core';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { keep, readKept } from '../app/kept.ts';
 
 /** The drawing on the bench: kept on this device with every change, until it is saved or thrown away. */
@@ -31,14 +31,15 @@ export function useDraft(id: string, saved: Design | undefined): DraftDesk {
     setDraft((before) => ({ ...before, ...next }));
     setChanged(true);
   };
+  const edit = useCallback((move: (content: DesignContent) => DesignContent) => {
+    setDraft((before) => ({ ...before, content: move(before.content) }));
+    setChanged(true);
+  }, []);
   return {
     draft,
     changed,
     change,
-    edit: (move) => {
-      setDraft((before) => ({ ...before, content: move(before.content) }));
-      setChanged(true);
-    },
+    edit,
     reset: (to = draftOf(saved)) => {
       setDraft(to);
       setChanged(false);
