@@ -18,7 +18,7 @@ export default defineConfig({
         // Against a real PostgreSQL of its own, started for the run.
         test: {
           name: 'store',
-          include: ['apps/server/test/**/*.test.ts'],
+          include: ['apps/server/test/**/*.test.ts', 'tools/**/*.spec.ts'],
           globalSetup: 'apps/server/test/cluster.ts',
           hookTimeout: 60_000,
           testTimeout: 30_000,

@@ -154,6 +154,8 @@ describe('the server', () => {
         '/api/compute/cells',
         '/api/compute/fit',
         '/api/compute/gap',
+        '/api/compute/layouts',
+        '/api/compute/reach',
         '/api/designs',
         '/api/designs/{id}',
         '/api/designs/{id}/versions',

@@ -1,0 +1,155 @@
+import type { Entry } from '@yellow-cell/contract';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+
+/** What is kept on the device outlives a reload: the module is loaded afresh, the storage stays. */
+let storage: Map<string, string>;
+let answers: ((body: { entries: Entry[] }) => Response | Promise<Response>)[];
+let sent: string[][];
+
+const stored = () =>
+  new Response(JSON.stringify({ stored: [], repeated: [], toSettle: [] }), { status: 200 });
+const refused = (sentence: string) =>
+  new Response(
+    JSON.stringify({
+      type: '',
+      title: '',
+      status: 422,
+      detail: sentence,
+      problems: [{ path: 'entries.0', sentence }],
+    }),
+    { status: 422 },
+  );
+const away = () =>
+  new Response(
+    JSON.stringify({ type: '', title: '', status: 503, detail: 'The database does not answer.' }),
+    { status: 503 },
+  );
+const nobody = () => Promise.reject(new TypeError('fetch failed'));
+
+const entry = (id: string) => ({ id, kind: 'noted' }) as unknown as Entry;
+const parcel = (id: string) => ({ id: `parcel-${id}`, title: id, entries: [entry(id)] });
+
+async function freshOutbox() {
+  vi.resetModules();
+  return import('./outbox.ts');
+}
+
+beforeEach(() => {
+  storage = new Map();
+  answers = [];
+  sent = [];
+  vi.useFakeTimers();
+  vi.stubGlobal('localStorage', {
+    getItem: (key: string) => storage.get(key) ?? null,
+    setItem: (key: string, value: string) => storage.set(key, value),
+    removeItem: (key: string) => storage.delete(key),
+  });
+  vi.stubGlobal('fetch', async (_: string, init: RequestInit) => {
+    const body = JSON.parse(String(init.body)) as { entries: Entry[] };
+    sent.push(body.entries.map(({ id }) => id));
+    return (answers.shift() ?? stored)(body);
+  });
+});
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+const kept = () => JSON.parse(storage.get('yc-outbox') ?? '[]').map(({ title }: { title: string }) => title);
+
+describe('the outbox', () => {
+  it('sends an entry and keeps nothing once it is stored', async () => {
+    const { deliver } = await freshOutbox();
+    expect(await deliver(parcel('a'))).toEqual({ state: 'stored' });
+    expect(sent).toEqual([['a']]);
+    expect(kept()).toEqual([]);
+  });
+
+  it('has it on the device before it asks the server', async () => {
+    const { deliver } = await freshOutbox();
+    let keptWhileAsking: string[] = [];
+    answers = [
+      () => {
+        keptWhileAsking = kept();
+        return stored();
+      },
+    ];
+    await deliver(parcel('a'));
+    expect(keptWhileAsking).toEqual(['a']);
+  });
+
+  it.each([
+    ['nobody answers', nobody],
+    ['the database is away', away],
+  ])('keeps what it cannot send while %s, and sends it by itself later', async (_, answer) => {
+    const { deliver } = await freshOutbox();
+    answers = [answer, answer];
+    expect(await deliver(parcel('a'))).toEqual({ state: 'kept' });
+    expect(kept()).toEqual(['a']);
+    await vi.advanceTimersByTimeAsync(10_000);
+    expect(sent).toEqual([['a'], ['a'], ['a']]);
+    expect(kept()).toEqual([]);
+  });
+
+  it('sends in the order in which entries were made, and none twice while one is on its way', async () => {
+    const { deliver } = await freshOutbox();
+    answers = [away];
+    await Promise.all([deliver(parcel('a')), deliver(parcel('b'))]);
+    const third = deliver(parcel('c'));
+    await vi.advanceTimersByTimeAsync(10_000);
+    await third;
+    expect(sent.flat().filter((id) => id === 'b')).toHaveLength(1);
+    expect(sent.flat().filter((id) => id === 'c')).toHaveLength(1);
+    expect(sent.flat().indexOf('b')).toBeLessThan(sent.flat().indexOf('c'));
+    expect(kept()).toEqual([]);
+  });
+
+  it('takes a refused entry out, and tells why', async () => {
+    const { deliver } = await freshOutbox();
+    answers = [() => refused('That box does not exist.')];
+    expect(await deliver(parcel('a'))).toEqual({
+      state: 'refused',
+      problems: [{ path: 'entries.0', sentence: 'That box does not exist.' }],
+    });
+    expect(kept()).toEqual([]);
+    expect(await deliver(parcel('b'))).toEqual({ state: 'stored' });
+  });
+
+  it('a refusal holds up nothing that waits behind it', async () => {
+    const { deliver } = await freshOutbox();
+    answers = [away, () => refused('No.'), stored];
+    await deliver(parcel('a'));
+    const second = deliver(parcel('b'));
+    await vi.advanceTimersByTimeAsync(10_000);
+    expect(await second).toEqual({ state: 'stored' });
+    expect(kept()).toEqual([]);
+  });
+
+  it('sends after a reload what was left, with the same ids', async () => {
+    const first = await freshOutbox();
+    answers = [nobody];
+    await first.deliver(parcel('a'));
+    sent = [];
+    await freshOutbox();
+    await vi.advanceTimersByTimeAsync(100);
+    expect(sent[0]).toEqual(['a']);
+    expect(kept()).toEqual([]);
+  });
+
+  it('works, if only for this visit, where the browser refuses storage', async () => {
+    vi.stubGlobal('localStorage', {
+      getItem: () => {
+        throw new Error('forbidden');
+      },
+      setItem: () => {
+        throw new Error('full');
+      },
+      removeItem: () => undefined,
+    });
+    const { deliver } = await freshOutbox();
+    answers = [away];
+    expect(await deliver(parcel('a'))).toEqual({ state: 'kept' });
+    await vi.advanceTimersByTimeAsync(10_000);
+    expect(sent).toEqual([['a'], ['a']]);
+  });
+});

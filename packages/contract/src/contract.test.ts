@@ -1,0 +1,120 @@
+import { describe, expect, it } from 'vitest';
+import { Entry, type EventKind, PostEntries, payloads } from './event.ts';
+import { Id, Length, text, Zone } from './primitives.ts';
+import { NewYard } from './yard.ts';
+
+const A = '11111111-1111-4111-8111-111111111111';
+const B = '22222222-2222-4222-8222-222222222222';
+
+/** One right example of every kind; the type makes sure that none is forgotten. */
+const examples: { [K in EventKind]: unknown } = {
+  boxBuilt: { box: A, label: 'B7', design: B, version: 1 },
+  boxPlaced: { box: A, yard: B, stand: '2', east_m: 0, north_m: 3.5, bearing_deg: 359.5 },
+  boxTakenApart: { box: A },
+  stocked: {
+    box: A,
+    colony: B,
+    bays: ['bay-1'],
+    frames: { sealedBrood: 1, stores: 1, drawn: 0 },
+    shakes: 0,
+    openBrood: false,
+  },
+  cellGiven: { box: A, colony: B, attempt: A, round: B },
+  cellOpened: { box: A, colony: B, attempt: A },
+  eggsSeen: { box: A, colony: B },
+  patternScored: { box: A, colony: B, attempt: A, pattern_pct: 0 },
+  failed: { box: A, colony: B, reason: 'virginLost' },
+  queenTaken: { box: A, colony: B, to: 'sold', beesRemain: true },
+  combined: { box: A, colony: B, intoBox: A, into: B },
+  noted: { box: A },
+  grafted: { round: A, number: 1, donor: 'Sable', grafts: 30, accepted: 0 },
+  weatherRecorded: {
+    yard: A,
+    days: [{ date: '2026-05-31', min_C: -3, max_C: 22, wind_ms: 0, rain_mm: 0, flying_h: 5 }],
+  },
+  withdrawn: {},
+};
+
+const entry = (kind: EventKind, payload: unknown, more: object = {}) => ({
+  id: A,
+  kind,
+  kindVersion: 1,
+  occurredAt: '2026-05-31T10:00:00+02:00',
+  zone: 'Europe/Vienna',
+  person: 'Ann',
+  device: 'phone',
+  deviceSeq: 0,
+  payload,
+  ...more,
+});
+const ok = (value: unknown) => Entry.safeParse(value).success;
+
+describe('an entry', () => {
+  it.each(Object.keys(payloads) as EventKind[])('%s takes its own payload, and no other field', (kind) => {
+    const payload = examples[kind] as object;
+    expect(ok(entry(kind, payload))).toBe(true);
+    expect(ok(entry(kind, { ...payload, colour: 'red' }))).toBe(false);
+    for (const field of Object.keys(payload).filter(
+      (each) => !['attempt', 'round'].includes(each) || kind === 'cellOpened',
+    )) {
+      const { [field as keyof typeof payload]: _, ...without } = payload;
+      expect({ field, ok: ok(entry(kind, without)) }).toEqual({ field, ok: false });
+    }
+  });
+
+  it.each([
+    ['a kind that does not exist', entry('danced' as EventKind, {})],
+    ['a later kind version', entry('noted', { box: A }, { kindVersion: 2 })],
+    ['an id that is none', entry('noted', { box: A }, { id: 'B7' })],
+    ['a time without an offset', entry('noted', { box: A }, { occurredAt: '2026-05-31T10:00:00' })],
+    ['a zone that no map knows', entry('noted', { box: A }, { zone: 'Valley/Meadow' })],
+    ['nobody', entry('noted', { box: A }, { person: '  ' })],
+    ['a pattern above 100', entry('patternScored', { box: A, colony: B, pattern_pct: 101 })],
+    [
+      'half a frame',
+      entry('stocked', {
+        ...(examples.stocked as object),
+        frames: { sealedBrood: 0.5, stores: 0, drawn: 0 },
+      }),
+    ],
+    ['a bearing of a full turn', entry('boxPlaced', { ...(examples.boxPlaced as object), bearing_deg: 360 })],
+    ['a reason of its own', entry('failed', { box: A, colony: B, reason: 'bad luck' })],
+    ['no bays', entry('stocked', { ...(examples.stocked as object), bays: [] })],
+  ])('with %s is none', (_, value) => {
+    expect(ok(value)).toBe(false);
+  });
+
+  it('goes alone or with others, up to a thousand', () => {
+    const one = entry('noted', { box: A });
+    expect(PostEntries.safeParse({ entries: [one] }).success).toBe(true);
+    expect(PostEntries.safeParse({ entries: [] }).success).toBe(false);
+    expect(PostEntries.safeParse({ entries: new Array(1_001).fill(one) }).success).toBe(false);
+  });
+});
+
+describe('primitives', () => {
+  it('keep what people write, in any script, but no control characters', () => {
+    for (const typed of ['Grüße', 'מלכה', '🐝 👑', 'two\nlines', "Robert'); drop table event;--"])
+      expect(text(100).safeParse(typed).success).toBe(true);
+    expect(text(100).safeParse('a\u0007b').success).toBe(false);
+    expect(text(3).safeParse('abcd').success).toBe(false);
+  });
+  it('know ids, zones and lengths', () => {
+    expect(Id.safeParse(A).success).toBe(true);
+    expect(Zone.safeParse('UTC').success).toBe(true);
+    expect(Length.safeParse({ mm: Number.NaN }).success).toBe(false);
+    expect(Length.safeParse({ mm: Number.POSITIVE_INFINITY }).success).toBe(false);
+  });
+  it('place a yard on the globe', () => {
+    const yard = {
+      id: A,
+      name: 'Meadow',
+      latitude_deg: -43.5,
+      longitude_deg: 172.6,
+      zone: 'Pacific/Auckland',
+    };
+    expect(NewYard.safeParse(yard).success).toBe(true);
+    expect(NewYard.safeParse({ ...yard, latitude_deg: 91 }).success).toBe(false);
+    expect(NewYard.safeParse({ ...yard, longitude_deg: Number.NaN }).success).toBe(false);
+  });
+});
