@@ -25,7 +25,7 @@ export function Form({
 }: {
   save: string;
   onSave: () => void;
-  onCancel: () => void;
+  onCancel: (() => void) | undefined;
   children: ReactNode;
 }) {
   return (
@@ -41,9 +41,11 @@ export function Form({
         <button type="submit" className="button button-main flex-1">
           {save}
         </button>
-        <button type="button" className="button" onClick={onCancel}>
-          Cancel
-        </button>
+        {onCancel && (
+          <button type="button" className="button" onClick={onCancel}>
+            Cancel
+          </button>
+        )}
       </div>
     </form>
   );

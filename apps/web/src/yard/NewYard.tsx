@@ -37,7 +37,7 @@ export function NewYard({ onDone }: { onDone?: () => void }) {
   return (
     <>
       <h2 className="mb-2 text-lg">A new yard</h2>
-      <Form save="Add the yard" onSave={save} onCancel={() => onDone?.()}>
+      <Form save="Add the yard" onSave={save} onCancel={onDone}>
         <TextField
           label="Name"
           required
@@ -82,5 +82,7 @@ export function NewYard({ onDone }: { onDone?: () => void }) {
 }
 
 /** Text that is no number goes out as it is, so that the answer can say so beside the field. */
-const degrees = (typed: string): number =>
-  typed.trim() === '' ? Number.NaN : Number(typed.trim().replace(',', '.').replace('−', '-'));
+function degrees(typed: string): number | string {
+  const plain = typed.trim().replace(',', '.').replace('−', '-');
+  return plain === '' || Number.isNaN(Number(plain)) ? typed : Number(plain);
+}

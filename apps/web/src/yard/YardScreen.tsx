@@ -29,6 +29,10 @@ export function YardScreen() {
           follow from that.
         </p>
         <NewYard />
+        <p className="mt-4 text-soft">
+          To look around first, start the program with its demo: <code>npm start -- --data</code> with another
+          folder, and without <code>--empty</code>.
+        </p>
       </main>
     );
   }
