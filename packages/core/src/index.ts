@@ -45,6 +45,7 @@ export {
 export { frameFormat, type StandardFormat, standardFormats, standardOf } from './formats/formats.ts';
 export { layouts, layoutsProblems } from './layout/layouts.ts';
 export { cells, cellsProblems } from './mating/cells.ts';
+export { clearestDifference } from './mating/compareRates.ts';
 export { type TakeRate, takeRate } from './mating/takeRate.ts';
 export { TOLERANCE } from './numbers.ts';
 export { ProblemsError } from './problems.ts';

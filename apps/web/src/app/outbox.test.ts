@@ -136,6 +136,17 @@ describe('the outbox', () => {
     expect(kept()).toEqual([]);
   });
 
+  it('loses nothing that another tab keeps on the same device', async () => {
+    const [one, other] = [await freshOutbox(), await freshOutbox()];
+    answers = [nobody, nobody];
+    await one.deliver(parcel('a'));
+    await other.deliver(parcel('b'));
+    expect(kept()).toEqual(['a', 'b']);
+    await vi.advanceTimersByTimeAsync(10_000);
+    expect(new Set(sent.flat())).toEqual(new Set(['a', 'b']));
+    expect(kept()).toEqual([]);
+  });
+
   it('works, if only for this visit, where the browser refuses storage', async () => {
     vi.stubGlobal('localStorage', {
       getItem: () => {

@@ -24,15 +24,16 @@ let sending: Promise<void> | undefined;
 const listeners = new Set<() => void>();
 const refusals = new Map<string, Problem[]>();
 
-function set(next: readonly Parcel[]): void {
-  parcels = next;
-  keep(KEY, next.length === 0 ? undefined : next);
+/** What is kept on the device leads: another tab may have put its own in. Without storage, what this tab remembers. */
+function update(change: (now: readonly Parcel[]) => readonly Parcel[]): void {
+  parcels = change(readKept<Parcel[]>(KEY) ?? parcels);
+  keep(KEY, parcels);
   for (const listener of listeners) listener();
 }
 
 /** Sends a group of entries, all or none. */
 export async function deliver(parcel: Parcel): Promise<Delivery> {
-  set([...parcels, parcel]);
+  update((now) => [...now, parcel]);
   await flush();
   const problems = refusals.get(parcel.id);
   refusals.delete(parcel.id);
@@ -60,7 +61,7 @@ async function sendAll(): Promise<void> {
       if (error.passing) return;
       refusals.set(id, error.details?.problems ?? [{ path: '', sentence: error.message }]);
     }
-    set(parcels.filter((each) => each.id !== id));
+    update((now) => now.filter((each) => each.id !== id));
   }
 }
 

@@ -27,7 +27,10 @@ interface BenchSheetProps {
   onEdit: (move: (design: DesignContent) => DesignContent) => void;
 }
 
-const MARGIN = { left: 128, right: 138, top: 62, bottom: 84 };
+const WIDE_MARGIN = { left: 128, right: 138, top: 62, bottom: 84 };
+/** On a phone the slip below names the compartments; the drawing needs the room. */
+const NARROW_MARGIN = { left: 98, right: 28, top: 62, bottom: 104 };
+const NARROW_PX = 560;
 const NUDGE_MM = 0.5;
 const NUDGE_SHIFT_MM = 5;
 /** A dragged divider lets itself be caught by the place of equal slack. */
@@ -37,17 +40,19 @@ const CSS_MM = 25.4 / 96;
 export function BenchSheet({ drawing, model, design, stale, chosen, onChoose, onEdit }: BenchSheetProps) {
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>({ width: 900, height: 620 });
+  const narrow = size.width < NARROW_PX;
+  const margin = narrow ? NARROW_MARGIN : WIDE_MARGIN;
   const along = drawing.y[1] - drawing.y[0];
   const across = drawing.x[1] - drawing.x[0];
   const scale = Math.max(
     0.05,
     Math.min(
-      (size.width - MARGIN.left - MARGIN.right) / along,
-      (size.height - MARGIN.top - MARGIN.bottom) / across,
+      (size.width - margin.left - margin.right) / along,
+      (size.height - margin.top - margin.bottom) / across,
     ),
   );
-  const left = MARGIN.left + (size.width - MARGIN.left - MARGIN.right - along * scale) / 2;
-  const top = MARGIN.top + Math.max(0, (size.height - MARGIN.top - MARGIN.bottom - across * scale) / 2);
+  const left = margin.left + (size.width - margin.left - margin.right - along * scale) / 2;
+  const top = margin.top + Math.max(0, (size.height - margin.top - margin.bottom - across * scale) / 2);
   const placing = lying(scale, left, top, drawing);
   return (
     <div
@@ -78,7 +83,13 @@ export function BenchSheet({ drawing, model, design, stale, chosen, onChoose, on
           placing={placing}
           fillOf={({ role, id }) => (role === 'compartment' && id === chosen ? 'var(--glow)' : undefined)}
         />
-        <CompartmentMarks model={model} placing={placing} chosen={chosen} onChoose={onChoose} />
+        <CompartmentMarks
+          model={model}
+          placing={placing}
+          named={!narrow}
+          chosen={chosen}
+          onChoose={onChoose}
+        />
         <EntranceMarks model={model} placing={placing} />
         <Dimensions drawing={drawing} placing={placing} />
         {model.boards.map((board) => (
@@ -98,7 +109,7 @@ export function BenchSheet({ drawing, model, design, stale, chosen, onChoose, on
           back
         </text>
       </svg>
-      <p className="absolute bottom-3 left-5 text-sm text-soft">
+      <p className="absolute inset-x-5 bottom-3 text-sm text-soft">
         {model.boards.length > 0
           ? `Drag a divider, or choose it and use the arrow keys: ${showLength(NUDGE_MM, units)}, with Shift ${showLength(NUDGE_SHIFT_MM, units)}.`
           : 'One compartment: no divider.'}

@@ -5,12 +5,14 @@ import type { Placing } from '../drawing/place.ts';
 interface CompartmentMarksProps {
   model: BoxModel;
   placing: Placing;
+  /** Whether there is room beside the box for names and verdicts. */
+  named: boolean;
   chosen: string | undefined;
   onChoose: (id: string | undefined) => void;
 }
 
 /** Frame numbers on the frames, and beside each compartment its name, slack and verdict. */
-export function CompartmentMarks({ model, placing, chosen, onChoose }: CompartmentMarksProps) {
+export function CompartmentMarks({ model, placing, named, chosen, onChoose }: CompartmentMarksProps) {
   const units = useUnits();
   const names = compartmentNames(model.compartments.length);
   let number = 0;
@@ -65,7 +67,7 @@ export function CompartmentMarks({ model, placing, chosen, onChoose }: Compartme
           className="cursor-pointer"
           aria-hidden
         />
-        {area.height > 34 && (
+        {named && area.height > 34 && (
           <g fontSize={13} fill="var(--ink)">
             <text x={outside} y={area.y + area.height / 2 - 3} fontWeight={700}>
               {names[index]}

@@ -36,7 +36,7 @@ export function LayoutStrip({ design, onChoose }: LayoutStripProps) {
         Layouts of this body{' '}
         <span className="font-sans text-sm font-normal text-soft">
           {found
-            ? `${found.length} fit${found.length > SHOWN ? `, the best ${SHOWN} shown` : ''} · best first`
+            ? `${found.length} fit, in ${ways.length} ${ways.length === 1 ? 'way' : 'ways'} of dividing it · best first`
             : 'working them out…'}
         </span>
       </h2>

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { FailReason, TakeGroup, TakesBy } from '@yellow-cell/contract';
-import { failWords, showDay } from '@yellow-cell/core';
+import { clearestDifference, failWords, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { takesQuery } from '../app/queries.ts';
@@ -119,13 +119,10 @@ function Fact({ name, children }: { name: string; children: React.ReactNode }) {
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
-/** Names the clearest difference whose intervals part, or says that none does. */
+/** What the groups say, and what they do not. */
 function verdictOf(groups: readonly TakeGroup[]): string {
-  const counted = groups.filter(({ rate }) => rate !== null);
-  if (counted.length < 2) return 'There is nothing to compare yet.';
-  const best = [...counted].sort((a, b) => b.low - a.low)[0];
-  const worst = [...counted].sort((a, b) => a.high - b.high)[0];
-  if (!best || !worst || best.low <= worst.high)
-    return 'All intervals overlap: the differences seen may be chance.';
-  return `“${best.label}” takes better than “${worst.label}”: their intervals do not overlap. Among ${counted.length} groups, one such pair can still come by chance; the others tell nothing yet.`;
+  if (groups.filter(({ rate }) => rate !== null).length < 2) return 'There is nothing to compare yet.';
+  const found = clearestDifference(groups);
+  if (!found) return 'All intervals overlap: the differences seen may be chance.';
+  return `“${found.better.label}” takes better than “${found.worse.label}”: their intervals do not overlap. Among ${groups.length} groups, one such pair can still come by chance; the others tell nothing yet.`;
 }

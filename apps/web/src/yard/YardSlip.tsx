@@ -15,7 +15,7 @@ interface Work {
 
 /** With nothing chosen: what is due in the yard, most pressing first, and what comes in the next week. */
 export function YardSlip({ view }: { view: YardView }) {
-  const { isPast } = useAsOf();
+  const { isToday } = useAsOf();
   const [, setParams] = useSearchParams();
   const work = view.boxes.flatMap((each) =>
     each.compartments.flatMap((compartment): Work[] =>
@@ -31,7 +31,7 @@ export function YardSlip({ view }: { view: YardView }) {
   return (
     <>
       <h2 className="text-lg">{view.yard.name}</h2>
-      {!isPast && (
+      {isToday && (
         <button
           type="button"
           className="button my-2 w-full"
