@@ -23,6 +23,14 @@ export {
   fitQuestionOf,
 } from './box/model.ts';
 export { compartmentNames } from './box/names.ts';
+export {
+  framesOf,
+  rearranged,
+  thicknessOf,
+  withCompartmentCount,
+  withFramesIn,
+  withThickness,
+} from './box/reviseDesign.ts';
 export { upgradeDesign } from './box/schemaVersion.ts';
 export { daylightHours } from './calendar/daylight.ts';
 export { type Day, dayOf, daysBetween, earlier, instantOf, later, plusDays } from './calendar/days.ts';
