@@ -49,6 +49,7 @@ test.describe('the yard', () => {
     await page.getByLabel('Reason').selectOption('robbed');
     await page.getByRole('button', { name: 'Failed', exact: true }).click();
     await expect(slip(page).getByText(/^empty since/)).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Failed', exact: true })).toHaveCount(0);
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(slip(page).getByText('cell given since 31 May 2026')).toBeVisible();
     await page.getByLabel('Note').fill('A torn cell?');
