@@ -26,7 +26,9 @@ function problemsOfIssue(issue: Issue, asked: unknown): Problem[] {
 function sentenceOf(issue: Issue, value: unknown): string {
   if (issue.code === 'invalid_type') {
     if (value === undefined) return 'This field is missing.';
-    if (typeof value === 'number') return 'The number is too large to be one.';
+    // A broken number is named here; a fraction where whole numbers belong has its own sentence.
+    if (typeof value === 'number')
+      return Number.isFinite(value) ? issue.message : 'The number is too large to be one.';
     return `${withArticle(issue.expected)} is needed here, not ${kindOf(value)}.`;
   }
   if (issue.code === 'invalid_value') return `One of ${issue.values.map(String).join(', ')} is needed here.`;
