@@ -1,5 +1,5 @@
 import type { DesignContent, Length, NewDesign } from '@yellow-cell/contract';
-import { frameFormat, newDesign, standardFormats } from '@yellow-cell/core';
+import { standardDesign } from '@yellow-cell/core';
 import type { Seed } from './seed.ts';
 
 export type DesignKey =
@@ -98,7 +98,8 @@ export interface DemoDesign {
 
 export function demoDesigns(seed: Seed): Record<DesignKey, DemoDesign> {
   const entries = Object.entries(plans).map(([key, each]) => {
-    const content = contentOf(each);
+    const { format, width, thickness, frames } = each;
+    const content = standardDesign({ format, insideWidth: width, thickness, frames });
     const saved: NewDesign = {
       id: seed.id(),
       name: each.name,
@@ -107,23 +108,4 @@ export function demoDesigns(seed: Seed): Record<DesignKey, DemoDesign> {
     return [key, { saved, content }] as const;
   });
   return Object.fromEntries(entries) as Record<DesignKey, DemoDesign>;
-}
-
-/** Lugs must rest on the ends with at least 8 mm of wall left behind them (handbook 2, lug rests). */
-function wallFor({ topBar_mm, insideLength_mm }: (typeof standardFormats)[number]): number {
-  return Math.max(19, Math.ceil((topBar_mm - insideLength_mm) / 2 + 0.5 + 8));
-}
-
-function contentOf({ format, width, thickness, frames }: Plan): DesignContent {
-  const standard = standardFormats.find(({ id }) => id === format);
-  if (!standard) throw new Error(`There is no format ${format}.`);
-  return newDesign({
-    format: frameFormat(standard),
-    insideWidth: width,
-    insideLength: { mm: standard.insideLength_mm },
-    depth: { mm: standard.bodyDepth_mm },
-    wall: { mm: wallFor(standard) },
-    thickness,
-    frames,
-  });
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Design, Entry, EntryOf, EventKind, NewDesign, NewYard } from '@yellow-cell/contract';
-import { type Day, frameFormat, instantOf, newDesign, standardFormats } from '@yellow-cell/core';
+import { type Day, instantOf, standardDesign } from '@yellow-cell/core';
 import pg from 'pg';
 import { inject } from 'vitest';
 import { buildApp } from '../src/app.ts';
@@ -39,17 +39,7 @@ export async function freshServer({ demo = false } = {}) {
 }
 
 export function threeWay(): NewDesign {
-  const format = standardFormats[0];
-  if (!format) throw new Error('no format');
-  const content = newDesign({
-    format: frameFormat(format),
-    insideWidth: { mm: 373 },
-    insideLength: { mm: 465 },
-    depth: { mm: 244 },
-    wall: { mm: 19 },
-    thickness: { mm: 9.5 },
-    frames: [3, 3, 3],
-  });
+  const content = standardDesign({ format: 'langstroth-deep', thickness: { mm: 9.5 }, frames: [3, 3, 3] });
   return { id: randomUUID(), name: 'Three-way', version: { id: randomUUID(), content, note: '' } };
 }
 

@@ -32,6 +32,7 @@ export {
   withThickness,
 } from './box/reviseDesign.ts';
 export { upgradeDesign } from './box/schemaVersion.ts';
+export { standardDesign } from './box/standardDesign.ts';
 export { daylightHours } from './calendar/daylight.ts';
 export { type Day, dayOf, daysBetween, earlier, instantOf, later, plusDays } from './calendar/days.ts';
 export { showDay, showWindow } from './calendar/showDay.ts';

@@ -1,5 +1,5 @@
 import type { Design, DesignContent } from '@yellow-cell/contract';
-import { frameFormat, newDesign, standardFormats } from '@yellow-cell/core';
+import { standardDesign } from '@yellow-cell/core';
 import { useCallback, useEffect, useState } from 'react';
 import { keep, readKept } from '../app/kept.ts';
 
@@ -55,15 +55,5 @@ export function draftOf(saved: Design | undefined): Draft {
 
 /** A new drawing starts as a ten-frame body in three, the usual choice (handbook 9). */
 function firstDesign(): DesignContent {
-  const [format] = standardFormats;
-  if (!format) throw new Error('There are no formats.');
-  return newDesign({
-    format: frameFormat(format),
-    insideWidth: { mm: format.widths[0]?.width_mm ?? 373 },
-    insideLength: { mm: format.insideLength_mm },
-    depth: { mm: format.bodyDepth_mm },
-    wall: { mm: 19 },
-    thickness: { mm: 9.5 },
-    frames: [3, 3, 3],
-  });
+  return standardDesign({ format: 'langstroth-deep', thickness: { mm: 9.5 }, frames: [3, 3, 3] });
 }

@@ -1,21 +1,9 @@
-import { boxFromAbove, deriveBox, frameFormat, newDesign, standardFormats } from '@yellow-cell/core';
+import { boxFromAbove, deriveBox, standardDesign } from '@yellow-cell/core';
 import { describe, expect, it } from 'vitest';
 import { centreOf, lying, standing } from './place.ts';
 
-const format = standardFormats[0];
-if (!format) throw new Error('no format');
 const drawing = boxFromAbove(
-  deriveBox(
-    newDesign({
-      format: frameFormat(format),
-      insideWidth: { mm: 373 },
-      insideLength: { mm: 465 },
-      depth: { mm: 244 },
-      wall: { mm: 19 },
-      thickness: { mm: 9.5 },
-      frames: [3, 3, 3],
-    }),
-  ),
+  deriveBox(standardDesign({ format: 'langstroth-deep', thickness: { mm: 9.5 }, frames: [3, 3, 3] })),
 );
 const wall = (id: string) => {
   const found = drawing.rects.find((rect) => rect.role === 'wall' && rect.id === id);

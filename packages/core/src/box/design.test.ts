@@ -2,12 +2,10 @@ import type { DesignContent } from '@yellow-cell/contract';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { boxFromAbove } from '../drawing/fromAbove.ts';
-import { frameFormat, standardFormats } from '../formats/formats.ts';
 import { designChanges } from './designChanges.ts';
 import {
   dividerRange,
   hasEqualSlack,
-  newDesign,
   sidesOf,
   withCompartments,
   withDividerAt,
@@ -16,19 +14,10 @@ import {
 } from './editDesign.ts';
 import { compartmentBays, deriveBox, designProblems, fitQuestionOf } from './model.ts';
 import { upgradeDesign } from './schemaVersion.ts';
+import { standardDesign } from './standardDesign.ts';
 
 function threeWay(frames: readonly number[] = [3, 3, 3], thickness = 9.5): DesignContent {
-  const format = standardFormats[0];
-  if (!format) throw new Error('no format');
-  return newDesign({
-    format: frameFormat(format),
-    insideWidth: { mm: 373 },
-    insideLength: { mm: 465 },
-    depth: { mm: 244 },
-    wall: { mm: 19 },
-    thickness: { mm: thickness },
-    frames,
-  });
+  return standardDesign({ format: 'langstroth-deep', thickness: { mm: thickness }, frames });
 }
 
 const partIds = (design: DesignContent): string[] =>

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { frameFormat, standardFormats } from '../formats/formats.ts';
-import { hasEqualSlack, newDesign, withDividerAt } from './editDesign.ts';
+import { hasEqualSlack, withDividerAt } from './editDesign.ts';
 import {
   framesOf,
   rearranged,
@@ -9,18 +8,9 @@ import {
   withFramesIn,
   withThickness,
 } from './reviseDesign.ts';
+import { standardDesign } from './standardDesign.ts';
 
-const [format] = standardFormats;
-if (!format) throw new Error('no format');
-const threeWay = newDesign({
-  format: frameFormat(format),
-  insideWidth: { mm: 373 },
-  insideLength: { mm: 465 },
-  depth: { mm: 244 },
-  wall: { mm: 19 },
-  thickness: { mm: 9.5 },
-  frames: [3, 2, 3],
-});
+const threeWay = standardDesign({ format: 'langstroth-deep', thickness: { mm: 9.5 }, frames: [3, 2, 3] });
 const moved = withDividerAt(threeWay, threeWay.boards[0]?.id ?? '', { mm: 130, typed: '13 cm' });
 
 describe('revising a design', () => {

@@ -1,7 +1,6 @@
 import type { Design, Entry, EntryOf, EventKind, LogEvent, WeatherDay } from '@yellow-cell/contract';
-import { newDesign } from '../box/editDesign.ts';
+import { standardDesign } from '../box/standardDesign.ts';
 import { type Day, instantOf, plusDays } from '../calendar/days.ts';
-import { frameFormat, standardFormats } from '../formats/formats.ts';
 import type { Known } from './state.ts';
 import { subjectsOf } from './subjects.ts';
 
@@ -11,17 +10,7 @@ export const DESIGN = 'design-1';
 export const YARD = 'yard-1';
 
 export function threeWayDesign(): Design {
-  const format = standardFormats[0];
-  if (!format) throw new Error('no format');
-  const content = newDesign({
-    format: frameFormat(format),
-    insideWidth: { mm: 373 },
-    insideLength: { mm: 465 },
-    depth: { mm: 244 },
-    wall: { mm: 19 },
-    thickness: { mm: 9.5 },
-    frames: [3, 3, 3],
-  });
+  const content = standardDesign({ format: 'langstroth-deep', thickness: { mm: 9.5 }, frames: [3, 3, 3] });
   return {
     id: DESIGN,
     name: 'Three-way',
