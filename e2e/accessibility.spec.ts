@@ -5,6 +5,7 @@ const SCREENS = [
   '/yard',
   '/yard?build=',
   '/bench',
+  '/bench/start',
   '/bench/new',
   '/ledger',
   '/rounds',

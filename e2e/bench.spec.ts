@@ -1,32 +1,51 @@
-import { expect, test } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { expect, type Page, test } from '@playwright/test';
+
+const slip = (page: Page) => page.getByRole('complementary', { name: 'The design' });
+const checks = (page: Page) => page.getByRole('region', { name: 'Checks' });
+const above = (page: Page) => page.getByRole('group', { name: 'The box from above' });
+const divider = (page: Page, number = 1) =>
+  above(page).getByRole('slider', { name: new RegExp(`Divider ${number}`) });
+
+async function openDesign(page: Page, name: RegExp) {
+  await page.goto('/bench');
+  await page.getByRole('link', { name }).click();
+  await expect(checks(page).getByText(/\d+ hold/)).toBeVisible();
+}
 
 test.describe('the bench', () => {
   test('draws a box to scale as its figures change, and saves it in versions', async ({ page }) => {
     await page.goto('/bench/new');
     await expect(page.getByText('13.3 mm to spare').first()).toBeVisible();
-    await page.getByLabel('Name of the design').fill('My four-way');
+    await page.getByLabel(/Name of the design/).fill('My four-way');
     await page.getByRole('button', { name: 'More compartments' }).click();
     await page.getByRole('button', { name: 'Fewer frames, Right' }).click();
-    await expect(page.getByText(/Impossible\./).first()).toBeVisible();
-    await page.getByLabel('Thickness (mm)').fill('1/8 in');
+    await expect(
+      slip(page)
+        .getByText(/Impossible\./)
+        .first(),
+    ).toBeVisible();
+    await page.getByLabel('Thickness of all dividers (mm)').fill('1/8 in');
     await page.getByRole('button', { name: 'Fewer frames, Mid-left' }).click();
     await page.getByRole('button', { name: 'Fewer frames, Mid-right' }).click();
-    await expect(page.getByText(/Impossible\./)).toHaveCount(0);
+    await expect(checks(page).getByText(/lies across/)).toHaveCount(0);
+    await expect(slip(page).getByText(/Impossible\./)).toHaveCount(0);
 
-    const divider = page.getByRole('slider', { name: /Divider 1/ });
-    const before = await divider.getAttribute('aria-valuenow');
-    await divider.focus();
+    const before = Number(await divider(page).getAttribute('aria-valuenow'));
+    await divider(page).focus();
     await page.keyboard.press('ArrowDown');
-    expect(Number(await divider.getAttribute('aria-valuenow'))).toBeCloseTo(Number(before) + 0.5, 1);
-    const box = await divider.boundingBox();
-    if (!box) throw new Error('no divider');
-    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-    await page.mouse.down();
-    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 30, { steps: 6 });
-    await page.mouse.up();
-    expect(Number(await divider.getAttribute('aria-valuenow'))).toBeGreaterThan(Number(before) + 5);
-    await page.getByRole('button', { name: 'Give all the same slack' }).click();
-    expect(Number(await divider.getAttribute('aria-valuenow'))).toBeCloseTo(Number(before), 1);
+    expect(Number(await divider(page).getAttribute('aria-valuenow'))).toBeCloseTo(before + 0.5, 1);
+    await page.keyboard.press('Shift+ArrowUp');
+    expect(Number(await divider(page).getAttribute('aria-valuenow'))).toBeCloseTo(before - 4.5, 1);
+    // Nudges that follow each other are one step to undo.
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    expect(Number(await divider(page).getAttribute('aria-valuenow'))).toBeCloseTo(before, 1);
+    await page.getByRole('button', { name: 'Redo', exact: true }).click();
+    await page
+      .getByRole('region', { name: 'Compartments' })
+      .getByRole('button', { name: 'Give all the same slack' })
+      .click();
+    expect(Number(await divider(page).getAttribute('aria-valuenow'))).toBeCloseTo(before, 1);
 
     await page.getByRole('button', { name: 'Save the design' }).click();
     await expect(page.getByText('Saved “My four-way”, version 1.')).toBeVisible();
@@ -34,36 +53,193 @@ test.describe('the bench', () => {
     await page.getByLabel('What changed, and why').fill('One more at the left');
     await page.getByRole('button', { name: 'Save as version 2' }).click();
     await expect(page.getByText('2. One more at the left')).toBeVisible();
+    await page.getByRole('link', { name: 'Compare' }).click();
+    await expect(page.getByText('The frames: 3/2/2/2 became 4/2/2/2.')).toBeVisible();
     await page.goto('/bench');
     await expect(page.getByRole('link', { name: /My four-way.*version 2/ })).toBeVisible();
   });
 
-  test('offers every layout of the body, and becomes the one chosen', async ({ page }) => {
+  test('a holding box is drawn from nothing by mouse, broken, and mended by its fix', async ({ page }) => {
+    await page.goto('/bench/start');
+    await page.getByLabel('inside, across (mm)').fill('240');
+    await page.getByRole('button', { name: 'Fewer compartments wanted' }).click();
+    await page.getByRole('button', { name: 'Draw the best' }).click();
+    await expect(page.getByText('10.6 mm to spare').first()).toBeVisible();
+    await page
+      .getByLabel('Family, whose own rules it is held to')
+      .selectOption({ label: 'Donor holding box' });
+    // The left side holds her: an excluder in the divider, her entrances on vent.
+    await slip(page).getByRole('button', { name: 'Left', exact: true }).click();
+    await page.getByLabel('What lives here').selectOption({ label: 'A queen held inside' });
+    await slip(page).getByRole('button', { name: 'Right', exact: true }).click();
+    await page.getByLabel('What lives here').selectOption({ label: 'Stores' });
+    const box = await divider(page).boundingBox();
+    if (!box) throw new Error('no divider');
+    await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+    await page.getByLabel('Kind').selectOption({ label: 'Excluder: workers pass' });
+    await checks(page).getByRole('button', { name: 'Turn its disc to vent' }).click();
+    await expect(checks(page).getByText(/nothing to look at/)).toBeVisible();
+    // A lip that the divider does not reach down to.
+    await page.getByLabel('Below body (mm)').fill('0');
+    await expect(checks(page).getByText(/A queen can walk under the divider: 10 mm/)).toBeVisible();
+    await expect(checks(page).getByText(/The queen held in Left can walk to Right/)).toBeVisible();
+    await checks(page).getByRole('button', { name: 'Make it 10 mm deeper' }).click();
+    await expect(checks(page).getByText(/nothing to look at/)).toBeVisible();
+    // Dragged, it lets itself be caught by equal slack again.
+    const at = Number(await divider(page).getAttribute('aria-valuenow'));
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 30, { steps: 6 });
+    expect(Number(await divider(page).getAttribute('aria-valuenow'))).toBeGreaterThan(at + 5);
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 0.4, { steps: 6 });
+    await page.mouse.up();
+    expect(Number(await divider(page).getAttribute('aria-valuenow'))).toBeCloseTo(at, 1);
+  });
+
+  test('the same by keyboard alone', async ({ page }) => {
+    const press = async (key: string, times = 1) => {
+      for (let count = 0; count < times; count++) await page.keyboard.press(key);
+    };
+    /** Tab until the focus is on what has this name. */
+    const reach = async (name: RegExp) => {
+      for (let steps = 0; steps < 160; steps++) {
+        await page.keyboard.press('Tab');
+        const found = await page.evaluate(() => {
+          const at = document.activeElement;
+          const label =
+            at instanceof HTMLInputElement || at instanceof HTMLSelectElement
+              ? (at.labels?.[0]?.textContent ?? '')
+              : '';
+          return `${at?.getAttribute('aria-label') ?? ''} ${label} ${at instanceof HTMLSelectElement ? '' : (at?.textContent ?? '')}`.trim();
+        });
+        if (name.test(found)) return;
+      }
+      throw new Error(`Tab never came to ${name}.`);
+    };
+    await page.goto('/bench/start');
+    await reach(/^inside, across/);
+    await page.keyboard.press('ControlOrMeta+a');
+    await page.keyboard.type('240');
+    await reach(/^Fewer compartments wanted/);
+    await press('Enter');
+    await reach(/^Draw the best/);
+    await press('Enter');
+    await expect(page.getByText('10.6 mm to spare').first()).toBeVisible();
+    for (const [side, use] of [
+      ['Left', 2],
+      ['Right', 6],
+    ] as const) {
+      await reach(new RegExp(`^${side}$`));
+      await press('Enter');
+      await reach(/^What lives here$/);
+      await press('ArrowDown', use);
+    }
+    await expect(page.getByLabel('What lives here')).toHaveValue('stores');
+    await reach(/^Divider 1/);
+    await press('ArrowDown', 3);
+    expect(Number(await divider(page).getAttribute('aria-valuenow'))).toBeCloseTo(116.75, 1);
+    await press('ArrowUp', 3);
+    await press('Enter');
+    await page.keyboard.type('Exc');
+    await expect(page.getByLabel('Kind')).toHaveValue('excluder');
+    await reach(/^Below body/);
+    await page.keyboard.press('ControlOrMeta+a');
+    await page.keyboard.type('0');
+    await expect(checks(page).getByText(/A queen can walk under the divider: 10 mm/)).toBeVisible();
+    await reach(/^Make it 10 mm deeper/);
+    await press('Enter');
+    await expect(checks(page).getByText(/can walk under/)).toHaveCount(0);
+    await reach(/^Undo/);
+    await press('Enter');
+    await expect(checks(page).getByText(/can walk under/)).toBeVisible();
+  });
+
+  test('offers every layout of the body, and becomes the one chosen; pulling its dividers lists the holes to close', async ({
+    page,
+  }) => {
     await page.goto('/bench/new');
     const strip = page.getByRole('region', { name: 'Layouts of this body' });
     await expect(strip.getByText(/\d+ fit/)).toBeVisible();
-    await expect(strip.getByRole('button', { pressed: true })).toContainText('3 / 3 / 3');
+    await expect(strip.locator('li button[aria-pressed="true"]')).toContainText('3 / 3 / 3');
     await strip.getByRole('button', { name: /^5 \/ 5 9.5 mm/ }).click();
     await expect(page.getByLabel('Number of compartments')).toHaveText('2');
     await expect(page.getByText('7.3 mm to spare').first()).toBeVisible();
-    await page.getByLabel('Inside width (mm)').fill('60');
-    await expect(strip.getByText(/^\d+ fit, in 1 way|No number of compartments/)).toBeVisible();
+    await strip.getByRole('button', { name: 'Pulling its dividers' }).click();
+    await strip.getByRole('button', { name: /^10 close 2 holes/ }).click();
+    await expect(strip.getByText('There is no divider to pull.')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(strip.getByRole('button', { name: /^10 close 2 holes/ })).toBeVisible();
+  });
+
+  test('shows who can go where before any bees are at risk', async ({ page }) => {
+    await openDesign(page, /Donor holding box/);
+    await page.getByRole('button', { name: 'Who can go where' }).click();
+    const reach = page.getByRole('complementary', { name: 'Who can go where' });
+    await reach.getByRole('button', { name: 'Left', exact: true }).click();
+    await reach.getByRole('button', { name: 'grafts' }).click();
+    await reach.getByRole('button', { name: 'Right', exact: true }).click();
+    await expect(reach.getByText('Nothing that a breeder need fear.')).toBeVisible();
+    await reach.getByRole('button', { name: 'virgin' }).click();
+    await reach
+      .getByRole('button', { name: /^Right/ })
+      .first()
+      .click();
+    await expect(reach.getByText(/Only an excluder parts a virgin/)).toBeVisible();
+  });
+
+  test('lets a check stand with its reason, and keeps it with the design', async ({ page }) => {
+    await openDesign(page, /Four-way, ten-frame body/);
+    await expect(
+      checks(page)
+        .getByText(/Four fit a ten-frame body only so/)
+        .first(),
+    ).toBeVisible();
+    await checks(page).getByRole('button', { name: 'take that back' }).first().click();
+    await expect(checks(page).getByText(/1 to look at/)).toBeVisible();
+    await checks(page).getByRole('button', { name: 'let it stand…' }).click();
+    await page.getByLabel('Why it may stand').fill('I lift slowly');
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(checks(page).getByText('I lift slowly')).toBeVisible();
+    await page.reload();
+    await expect(checks(page).getByText('I lift slowly')).toBeVisible();
+    await page.getByRole('button', { name: 'Throw changes away' }).click();
+  });
+
+  test('goes out as a file and comes back whole, and refuses one that is damaged', async ({ page }) => {
+    await openDesign(page, /Queen bank/);
+    const waiting = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Export' }).click();
+    const path = await (await waiting).path();
+    const text = readFileSync(path, 'utf8');
+    await page.goto('/bench/start');
+    const give = (content: string) =>
+      page
+        .getByLabel('Read a design file')
+        .setInputFiles({ name: 'design.json', mimeType: 'application/json', buffer: Buffer.from(content) });
+    await give(text.slice(0, -20));
+    await expect(page.getByText('The file is damaged: it is not JSON.')).toBeVisible();
+    await give(text.replace('"lip"', '"lips"'));
+    await expect(page.getByText('content.floor.lips: There is no field “lips” here.')).toBeVisible();
+    await give(text);
+    await expect(page.getByLabel(/Name of the design/)).toHaveValue('Queen bank');
+    await expect(above(page).getByText('bank', { exact: true })).toBeVisible();
   });
 
   test('says by how much a typed place is impossible, and keeps what was typed through a reload', async ({
     page,
   }) => {
     await page.goto('/bench/new');
-    await page.getByLabel('No. 2 from the left wall (mm)').fill('390');
+    await divider(page, 2).press('Enter');
+    await page.getByLabel('From left (mm)').fill('390');
     await expect(page.getByText('Divider 2 ends 26.5 mm outside the right wall.').first()).toBeVisible();
     await expect(page.getByText('The last drawing that could be')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Save the design' })).toBeDisabled();
-    await page.getByLabel('Name of the design').fill('Half drawn');
+    await page.getByLabel(/Name of the design/).fill('Half drawn');
     await page.reload();
-    await expect(page.getByLabel('Name of the design')).toHaveValue('Half drawn');
-    await expect(page.getByLabel('No. 2 from the left wall (mm)')).toHaveValue('390');
+    await expect(page.getByLabel(/Name of the design/)).toHaveValue('Half drawn');
+    await expect(page.getByText('Divider 2 ends 26.5 mm outside the right wall.').first()).toBeVisible();
     await page.getByRole('button', { name: 'Throw changes away' }).click();
-    await expect(page.getByLabel('Name of the design')).toHaveValue('');
+    await expect(page.getByLabel(/Name of the design/)).toHaveValue('');
   });
 
   test('takes lengths in any usual spelling, and says what it cannot read', async ({ page }) => {
@@ -80,11 +256,9 @@ test.describe('the bench', () => {
       await expect(page.getByText(says)).toBeVisible();
     }
     await width.fill('7 1/2"');
-    await expect(page.getByRole('group', { name: 'The box from above' }).getByText('190.5')).toBeVisible();
+    await expect(above(page).getByText('190.5')).toBeVisible();
     await width.fill('19 cm');
-    await expect(
-      page.getByRole('group', { name: 'The box from above' }).getByText('190', { exact: true }),
-    ).toBeVisible();
+    await expect(above(page).getByText('190', { exact: true })).toBeVisible();
   });
 
   test('a version saved by another in between is shown with what it changed', async ({ page, request }) => {
@@ -94,12 +268,13 @@ test.describe('the bench', () => {
     );
     await page.goto(`/bench/${id}`);
     await page.getByLabel('Inside width (mm)').fill('376');
+    const [body, ...rest] = latest.content.layers;
     const theirs = {
       basedOn: latest.number,
       name,
       version: {
         id: crypto.randomUUID(),
-        content: { ...latest.content, depth: { mm: 250 } },
+        content: { ...latest.content, layers: [{ ...body, depth: { mm: 250 } }, ...rest] },
         note: 'Deeper',
       },
     };

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { registry, transitionTable } from '@yellow-cell/core';
+import { limitTable, registry, transitionTable } from '@yellow-cell/core';
 import { describe, expect, it } from 'vitest';
 import { root } from './root.ts';
 
@@ -12,6 +12,10 @@ describe('docs/models.md', () => {
   });
   it('names every constant with its default', () => {
     for (const [name, { value }] of Object.entries(registry))
+      expect(models).toContain(`| ${name} | ${value} |`);
+  });
+  it('names every limit of the checks with its default', () => {
+    for (const [name, { value }] of Object.entries(limitTable))
       expect(models).toContain(`| ${name} | ${value} |`);
   });
 });

@@ -21,15 +21,40 @@ const PHONE = { width: 390, height: 844 };
 const compartment = (name: string) => (page: Page) =>
   page.getByRole('button', { name: new RegExp(`^${name}:`) }).click();
 
+const design = (name: RegExp) => async (page: Page) => {
+  await page.getByRole('link', { name }).click();
+  await page.getByRole('region', { name: 'Checks' }).getByText(/hold$/).waitFor();
+};
+
 /** One current picture of each main view, made from the demo on its pinned day. */
 const shots: readonly Shot[] = [
   { name: 'designs', path: '/bench' },
+  { name: 'start', path: '/bench/start' },
+  { name: 'bench', path: '/bench', before: design(/Four-way, ten-frame body/) },
   {
-    name: 'bench',
+    name: 'bench-danger',
     path: '/bench',
     before: async (page) => {
-      await page.getByRole('link', { name: /Four-way, ten-frame body/ }).click();
-      await page.getByRole('slider', { name: /Divider 1/ }).waitFor();
+      await design(/Donor holding box/)(page);
+      await page
+        .getByRole('slider', { name: /Divider 1/ })
+        .first()
+        .click();
+      await page.getByLabel('Below body (mm)').fill('0');
+      await page.getByRole('button', { name: 'done' }).click();
+      await page.getByText(/A queen can walk under/).waitFor();
+    },
+  },
+  {
+    name: 'who-can-go-where',
+    path: '/bench',
+    before: async (page) => {
+      await design(/All-in-one rearing box/)(page);
+      await page.getByRole('button', { name: 'Who can go where' }).click();
+      const slip = page.getByRole('complementary', { name: 'Who can go where' });
+      await slip.getByRole('button', { name: 'Left' }).click();
+      await slip.getByRole('button', { name: 'virgin' }).click();
+      await slip.getByRole('button', { name: 'Right' }).first().click();
     },
   },
   { name: 'yard', path: '/yard', before: compartment('B7 Middle') },

@@ -1,5 +1,5 @@
 import type { Entry, NewDesign, NewYard, WeatherDay } from '@yellow-cell/contract';
-import { compartmentBays, type Day, dayOf, plusDays } from '@yellow-cell/core';
+import { type Day, dayOf, deriveBox, plusDays } from '@yellow-cell/core';
 import { type DemoDesign, type DesignKey, demoDesigns } from './designs.ts';
 import { BREEDER, type Diary, newDiary } from './diary.ts';
 import { type Place, runSeason, type World } from './season.ts';
@@ -67,11 +67,11 @@ function build(
   const { stand, east_m, north_m, bearing_deg, label } = plan;
   diary.write('boxBuilt', on, { box, label, design: saved.id, version: 1 }, { hour: 14 });
   diary.write('boxPlaced', plusDays(on, 3), { box, yard, stand, east_m, north_m, bearing_deg });
-  return compartmentBays(content).map((bays) => ({
+  return deriveBox(content).compartments.map(({ bays, frames }) => ({
     box,
     yard,
-    bays: bays.map(({ id }) => id),
-    frames: bays.reduce((count, { frames }) => count + frames.length, 0),
+    bays: [...bays],
+    frames: frames.length,
     winters: plan.design === 'single',
     status: 'empty',
     freeOn: plusDays(on, 3),

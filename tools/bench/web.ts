@@ -51,7 +51,13 @@ interface TraceEvent {
 async function dragFigure(browser: Browser, stage: Stage): Promise<Figure> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${stage.url}/bench/new`);
-  const box = await page.getByRole('slider', { name: /Divider 1/ }).boundingBox();
+  // Until the checks and layouts are there, the sheet still finds its size.
+  await page.getByText(/\d+ hold$/).waitFor();
+  await page.getByText(/best first$/).waitFor();
+  const box = await page
+    .getByRole('slider', { name: /Divider 1/ })
+    .first()
+    .boundingBox();
   if (!box) throw new Error('There is no divider to drag.');
   const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   await drag(page, middle, 20); // warms the code up
@@ -78,6 +84,11 @@ async function drag(page: Page, from: { x: number; y: number }, moves: number): 
     await page.mouse.move(from.x, from.y + 40 * Math.sin((move / moves) * 2 * Math.PI));
     await page.waitForTimeout(20);
   }
+  const divider = page.getByRole('slider', { name: /Divider 1/ }).first();
+  const rested = await divider.getAttribute('aria-valuenow');
+  await page.mouse.move(from.x, from.y + 30);
+  await page.waitForTimeout(100);
+  if ((await divider.getAttribute('aria-valuenow')) === rested) throw new Error('The divider did not move.');
   await page.mouse.move(from.x, from.y);
   await page.mouse.up();
 }

@@ -10,6 +10,7 @@ import { security } from './http/security.ts';
 import { validate } from './http/validation.ts';
 import { serveWeb } from './http/web.ts';
 import { computeRoutes } from './routes/compute.ts';
+import { designFileRoutes } from './routes/designFiles.ts';
 import { designRoutes } from './routes/designs.ts';
 import { eventRoutes } from './routes/events.ts';
 import { reportRoutes } from './routes/reports.ts';
@@ -74,6 +75,7 @@ export async function buildApp({ database, webDir, logLevel = 'silent', ready }:
   await app.register(
     async (api) => {
       await api.register(computeRoutes);
+      await api.register(designFileRoutes);
       for (const routes of [sessionRoutes, designRoutes, yardRoutes, eventRoutes, reportRoutes])
         await api.register(routes, { context });
       api.get('/openapi.json', { schema: { hide: true } }, () => app.swagger());

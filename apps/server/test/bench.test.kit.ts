@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Design, Entry, EntryOf, EventKind, NewDesign, NewYard } from '@yellow-cell/contract';
-import { type Day, instantOf, standardDesign } from '@yellow-cell/core';
+import { bayIdsOf, type Day, instantOf, standardDesign } from '@yellow-cell/core';
 import pg from 'pg';
 import { inject } from 'vitest';
 import { buildApp } from '../src/app.ts';
@@ -54,7 +54,7 @@ export async function ground(context: Context): Promise<Ground> {
   const yard = { id: randomUUID(), name: 'Meadow', latitude_deg: 48, longitude_deg: 13, zone: ZONE };
   await createYard(context, yard);
   const design = await createDesign(context, threeWay());
-  return { design, yard, bays: design.versions[0]?.content.bays.map(({ id }) => id) ?? [] };
+  return { design, yard, bays: design.versions.flatMap(({ content }) => bayIdsOf(content)) };
 }
 
 let count = 0;

@@ -1,6 +1,7 @@
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { familyDesign } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { buildApp } from '../src/app.ts';
 import { failures } from '../src/http/errors.ts';
@@ -152,11 +153,14 @@ describe('the server', () => {
       [
         '/api/boxes',
         '/api/compute/cells',
+        '/api/compute/check',
         '/api/compute/fit',
         '/api/compute/gap',
         '/api/compute/layouts',
         '/api/compute/reach',
+        '/api/design.schema.json',
         '/api/designs',
+        '/api/designs/read',
         '/api/designs/{id}',
         '/api/designs/{id}/versions',
         '/api/events',
@@ -174,6 +178,17 @@ describe('the server', () => {
     expect(
       paths['/api/compute/fit'].post.requestBody.content['application/json'].schema.properties,
     ).toHaveProperty('insideWidth_mm');
+  });
+
+  it('reads a design file whole or not at all, and stores nothing', async () => {
+    const file = { yellowCell: 'design', name: 'Copy', content: familyDesign('bank') };
+    const read = (payload: unknown) =>
+      server.app.inject({ method: 'POST', url: '/api/designs/read', payload: payload as object });
+    expect((await read(file)).json()).toEqual(file);
+    const damaged = await read({ ...file, content: { ...file.content, roof: null } });
+    expect(damaged.statusCode).toBe(422);
+    expect(damaged.json()).toMatchObject({ problems: [{ path: 'content.roof' }] });
+    expect((await server.app.inject('/api/design.schema.json')).json().properties).toHaveProperty('content');
   });
 
   it('serves the page for its own addresses, and keeps hashed files for a year', async () => {

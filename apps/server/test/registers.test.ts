@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { withCompartments } from '@yellow-cell/core';
+import { withCompartments, withSizes } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Conflict } from '../src/services/conflict.ts';
 import { createDesign, saveVersion } from '../src/services/designs.ts';
@@ -58,7 +58,7 @@ describe('designs', () => {
     const theirs = {
       ...first.version,
       id: randomUUID(),
-      content: { ...first.version.content, insideWidth: { mm: 375 } },
+      content: withSizes(first.version.content, 'body-1', { insideWidth: { mm: 375 } }),
     };
     await saveVersion(server.context, first.id, { basedOn: 1, name: first.name, version: theirs });
     const stale = await conflict(
@@ -68,7 +68,7 @@ describe('designs', () => {
         version: { ...first.version, id: randomUUID() },
       }),
     );
-    expect(stale.changed).toEqual(['The inside width: 373 mm became 375 mm.']);
+    expect(stale.changed[0]).toBe('The inside width: 373 mm became 375 mm.');
     expect(stale.current).toMatchObject({ number: 2 });
   });
 

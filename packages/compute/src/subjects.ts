@@ -1,6 +1,8 @@
 import {
   CellsAnswer,
   CellsQuestion,
+  CheckAnswer,
+  CheckQuestion,
   FitAnswer,
   FitQuestion,
   GapAnswer,
@@ -14,6 +16,8 @@ import {
 import {
   cells,
   cellsProblems,
+  check,
+  checkProblems,
   fit,
   fitProblems,
   gap,
@@ -45,6 +49,7 @@ export const subjects = {
     compute: layouts,
   },
   reach: { question: ReachQuestion, answer: ReachAnswer, problems: reachProblems, compute: reach },
+  check: { question: CheckQuestion, answer: CheckAnswer, problems: checkProblems, compute: check },
   cells: { question: CellsQuestion, answer: CellsAnswer, problems: cellsProblems, compute: cells },
 } as const satisfies Record<string, SubjectDoor>;
 

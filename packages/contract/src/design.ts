@@ -1,60 +1,95 @@
 import { z } from 'zod';
-import { Format } from './format.ts';
-import { Id, Instant, Length, name, PartId, text } from './primitives.ts';
+import { Body, Sheet } from './layer.ts';
+import { Id, Instant, name, positive, text, zeroOrMore } from './primitives.ts';
 
 /** The schema of design contents that this program writes; older ones are upgraded, newer ones refused. */
-export const DESIGN_SCHEMA_VERSION = 1;
+export const DESIGN_SCHEMA_VERSION = 2;
 
-const positive = (what: string) =>
-  Length.refine(({ mm }) => mm > 0, { path: ['mm'], error: `${what} must be above 0 mm.` }).refine(
-    ({ mm }) => mm <= 5_000,
-    { path: ['mm'], error: `${what} of more than 5,000 mm is not a hive body's.` },
-  );
+/** The fifteen families of boxes (handbook 2). */
+export const Family = z.enum([
+  'nucleus',
+  'twoWayNucleus',
+  'twoWayBody',
+  'threeWay',
+  'fourWay',
+  'donorHolding',
+  'allInOne',
+  'starter',
+  'quarter',
+  'smallFormat',
+  'foldedSheet',
+  'observation',
+  'bank',
+  'changer',
+  'followerReduced',
+]);
+export type Family = z.infer<typeof Family>;
 
-export const Side = z.enum(['front', 'back', 'left', 'right']);
-export type Side = z.infer<typeof Side>;
+/** What closes the stack below. `lip` is the height of its raised rim, by which the first body stands above the floor. */
+export const Floor = z.strictObject({
+  kind: z.enum(['solid', 'mesh', 'tray']),
+  thickness: positive("The floor's thickness"),
+  lip: zeroOrMore("The floor's lip"),
+  /** Opening of its mesh, in mm; null where it has none. */
+  mesh: z.number().gt(0, 'A mesh has an opening above 0 mm.').max(20).nullable(),
+  /** Fixed to the body for good, or one that fits every body of the kind. */
+  fixed: z.boolean(),
+  /** Lengths of the strips of the front rim; with the entrance slots between them they fill the inside width. Empty: in one piece. */
+  strips: z.array(positive("A strip's length")).max(20, 'At most 20 strips make a rim.'),
+});
+export type Floor = z.infer<typeof Floor>;
 
-/** A slot across the cavity that holds a divider. `at` is its face nearer x = 0, measured from the inside left wall. */
-export const Groove = z.strictObject({ id: PartId, at: Length });
-/** A divider board that stands in a groove. */
-export const Board = z.strictObject({
-  id: PartId,
-  groove: PartId,
-  kind: z.enum(['tight', 'excluder', 'screen', 'open']),
-  thickness: positive("A divider's thickness"),
+/** What closes the stack above. `room` is the height of the air space under it. */
+export const Roof = z.strictObject({
+  kind: z.enum(['flat', 'deep', 'insulated', 'glazed']),
+  thickness: positive("The roof's thickness"),
+  room: zeroOrMore('The room under the roof'),
+  /** One lid over all compartments, or one for each. */
+  each: z.boolean(),
 });
-/** The elementary room between neighbouring possible dividers, in order from x = 0. */
-export const Bay = z.strictObject({
-  id: PartId,
-  frames: z.array(PartId).max(100, 'At most 100 frames stand in a bay.'),
+export type Roof = z.infer<typeof Roof>;
+
+/** A box folded from one sheet: what must be done to it before bees travel in it. */
+export const Folding = z.strictObject({
+  seamsTaped: z.boolean(),
+  /** The outside and the way up are marked on the sheet before anything is glued. */
+  marked: z.boolean(),
+  /** Feet of the frames are guided, so that they cannot swing. */
+  guided: z.boolean(),
 });
-/** A round hole through a wall, for flight. `along` is its centre along that wall: x on front and back, y on left and right. */
-export const Entrance = z.strictObject({
-  id: PartId,
-  bay: PartId,
-  side: Side,
-  along: Length,
-  diameter: positive("An entrance's diameter"),
-});
-export type Entrance = z.infer<typeof Entrance>;
+export type Folding = z.infer<typeof Folding>;
+
+/** A check that the breeder lets stand, with the reason; `check` is the check's own key. */
+export const Overrule = z.strictObject({ check: name(200), reason: name(300) });
+export type Overrule = z.infer<typeof Overrule>;
 
 /**
  * What a design says, and nothing that can be derived from it. Right-handed axes in mm, origin at the
- * inside floor in the front left corner: x across the frames, y from front to back, z up.
+ * inside floor in the front left corner of the first body: x across the frames, y from front to back, z up.
  */
 export const DesignContent = z.strictObject({
   schemaVersion: z.literal(DESIGN_SCHEMA_VERSION),
-  format: Format,
-  insideWidth: positive('The inside width'),
-  insideLength: positive('The inside length'),
-  depth: positive('The depth'),
-  wall: positive('The wall'),
+  family: Family,
   /** How many part ids were ever given in this design, so that none is given twice. */
   lastPart: z.number().int().min(0),
-  grooves: z.array(Groove).max(40, 'At most 40 grooves fit a design.'),
-  boards: z.array(Board).max(40, 'At most 40 dividers fit a design.'),
-  bays: z.array(Bay).min(1, 'A body has at least one bay.').max(41, 'At most 41 bays fit a design.'),
-  entrances: z.array(Entrance).max(100, 'At most 100 entrances fit a design.'),
+  floor: Floor,
+  /** From the floor up; the first is a body. */
+  layers: z
+    .array(z.discriminatedUnion('kind', [Body, Sheet]))
+    .min(1, 'A stack has at least one body.')
+    .max(20, 'At most 20 layers make a stack.'),
+  roof: Roof,
+  fastenings: z.array(z.enum(['latches', 'strap', 'screws'])).max(3),
+  folding: Folding.nullable(),
+  /** Heated area of the printer's bed that the parts come from; null where nothing is printed. */
+  bed: z
+    .strictObject({ width: positive("The bed's width"), length: positive("The bed's length") })
+    .nullable(),
+  /** Width of the vaporiser that the breeder owns; null where none is used. */
+  vaporiser: positive("The vaporiser's width").nullable(),
+  overrules: z.array(Overrule).max(200, 'At most 200 checks can be overruled.'),
+  /** Limits that this design sets otherwise: name → mm. The names are those of core's own table. */
+  limits: z.record(z.string(), z.number()),
 });
 export type DesignContent = z.infer<typeof DesignContent>;
 
@@ -92,3 +127,11 @@ export const NextVersion = z.strictObject({
   version: NewVersion,
 });
 export type NextVersion = z.infer<typeof NextVersion>;
+
+/** A design as a file: what is exported, and imported whole or not at all. */
+export const DesignFile = z.strictObject({
+  yellowCell: z.literal('design'),
+  name: name(80),
+  content: DesignContent,
+});
+export type DesignFile = z.infer<typeof DesignFile>;

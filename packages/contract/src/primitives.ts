@@ -44,3 +44,19 @@ export const name = (max: number) =>
 /** A length as a person typed it, beside its millimetres. */
 export const Length = z.strictObject({ mm: z.number(), typed: z.string().max(40).optional() });
 export type Length = z.infer<typeof Length>;
+
+const MOST_MM = 5_000;
+const tooLong = (what: string) => `${what} of more than 5,000 mm is not a hive's.`;
+/** Lengths of a hive's parts, with the sentence that refuses one out of range. */
+export const positive = (what: string) =>
+  Length.refine(({ mm }) => mm > 0, { path: ['mm'], error: `${what} must be above 0 mm.` }).refine(
+    ({ mm }) => mm <= MOST_MM,
+    { path: ['mm'], error: tooLong(what) },
+  );
+export const zeroOrMore = (what: string) =>
+  Length.refine(({ mm }) => mm >= 0, { path: ['mm'], error: `${what} cannot be below 0 mm.` }).refine(
+    ({ mm }) => mm <= MOST_MM,
+    { path: ['mm'], error: tooLong(what) },
+  );
+export const signed = (what: string) =>
+  Length.refine(({ mm }) => Math.abs(mm) <= MOST_MM, { path: ['mm'], error: tooLong(what) });

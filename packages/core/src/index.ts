@@ -1,41 +1,62 @@
+export { bayGroups, columnsOf, framesIn, placesIn } from './box/columns.ts';
 export { type CompassPoint, compassPoint, sideBearing } from './box/compass.ts';
 export { designChanges } from './box/designChanges.ts';
+export { designProblems, fitQuestionOf } from './box/designProblems.ts';
+export { type Drift, type DriftRisk, markUnlike } from './box/drift.ts';
 export {
   dividerRange,
+  equalPlaces,
   hasEqualSlack,
-  type NewBody,
-  newDesign,
-  sidesOf,
+  thicknessOf,
+  withCompartmentCount,
   withCompartments,
   withDividerAt,
-  withEntranceSide,
   withEqualSlack,
+  withFrameMoved,
+  withFramesIn,
+  withSizes,
+  withThickness,
 } from './box/editDesign.ts';
+export { sidesOf, withEntranceAdded, withProposedEntrances } from './box/entrances.ts';
 export { fit, fitProblems, fitVerdict, framesWidth } from './box/fit.ts';
 export { fitSentence, fitWord } from './box/fitSentence.ts';
 export { gap } from './box/gap.ts';
+export type { Gap } from './box/gaps.ts';
 export {
   type BoxModel,
   type Compartment,
   compartmentBays,
   deriveBox,
-  designProblems,
-  fitQuestionOf,
+  isEntrance,
+  reachQuestionOf,
+  type ServedOpening,
 } from './box/model.ts';
 export { compartmentNames } from './box/names.ts';
+export { type NewBody, newDesign } from './box/newDesign.ts';
 export {
-  framesOf,
-  rearranged,
-  thicknessOf,
-  withCompartmentCount,
-  withFramesIn,
-  withThickness,
-} from './box/reviseDesign.ts';
+  bodyWith,
+  findPart,
+  type Part,
+  type PartPatch,
+  withBody,
+  withLayers,
+  withoutPart,
+  withPart,
+} from './box/parts.ts';
+export type { Passage } from './box/passages.ts';
+export { coverSheet, emptyBody } from './box/plainParts.ts';
 export { upgradeDesign } from './box/schemaVersion.ts';
-export { standardDesign } from './box/standardDesign.ts';
+export { bodyName, type Space } from './box/spaces.ts';
+export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';
+export { standardBody, standardDesign } from './box/standardDesign.ts';
 export { daylightHours } from './calendar/daylight.ts';
 export { type Day, dayOf, daysBetween, earlier, instantOf, later, plusDays } from './calendar/days.ts';
 export { showDay, showWindow } from './calendar/showDay.ts';
+export { check, checkProblems } from './check/answer.ts';
+export { withDummy } from './check/bodyRules.ts';
+export { checkDesign } from './check/check.ts';
+export { markWords } from './check/entranceRules.ts';
+export { type LimitName, limitsOf, limitTable } from './check/limits.ts';
 export {
   type ConstantName,
   type Constants,
@@ -44,15 +65,16 @@ export {
   defaultConstants,
   registry,
 } from './constants.ts';
-export {
-  boxFromAbove,
-  type DimensionShape,
-  type Drawing,
-  type RectRole,
-  type RectShape,
-} from './drawing/fromAbove.ts';
+export { boxFromSide, faceOf } from './drawing/elevation.ts';
+export { boxFromAbove } from './drawing/fromAbove.ts';
+export { boxInSection } from './drawing/section.ts';
+export type { DimensionShape, Drawing, RectRole, RectShape, View } from './drawing/shapes.ts';
+export { familyDesign, type ObservationKind, observation } from './families/build.ts';
+export { type FamilyCard, families, familyName } from './families/families.ts';
 export { frameFormat, type StandardFormat, standardFormats, standardOf } from './formats/formats.ts';
-export { layouts, layoutsProblems } from './layout/layouts.ts';
+export { rebateFor } from './formats/lugs.ts';
+export { type Becoming, become, becomings } from './layout/becomes.ts';
+export { layoutGroups, layouts, layoutsProblems } from './layout/layouts.ts';
 export { cells, cellsProblems } from './mating/cells.ts';
 export { clearestDifference } from './mating/compareRates.ts';
 export { type TakeRate, takeRate } from './mating/takeRate.ts';

@@ -1,3 +1,4 @@
+import { useSuspenseQuery } from '@tanstack/react-query';
 import { plusDays } from '@yellow-cell/core';
 import { CircleHelp, Settings2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
@@ -9,6 +10,8 @@ import { useAsOf } from './now.ts';
 import { useOutbox } from './outbox.ts';
 import { places } from './places.ts';
 import { QuickLine } from './QuickLine.tsx';
+import { sessionQuery } from './queries.ts';
+import { UnitsContext } from './units.ts';
 import { useKeys } from './useKeys.ts';
 
 // Dialogs are opened seldom; their code comes when they are.
@@ -51,6 +54,7 @@ function Desk() {
   const navigate = useNavigate();
   const { search } = useLocation();
   const undo = useUndo();
+  const { units } = useSuspenseQuery(sessionQuery).data.settings;
   const onDate = new URLSearchParams(search).get('on');
   const kept = onDate ? `?on=${onDate}` : '';
   useKeys({
@@ -119,7 +123,9 @@ function Desk() {
       <WaitingEntries />
       <div id="place" className="min-h-0 flex-1">
         <Suspense fallback={<Waiting />}>
-          <Outlet />
+          <UnitsContext value={units}>
+            <Outlet />
+          </UnitsContext>
         </Suspense>
       </div>
       <Suspense>

@@ -24,6 +24,10 @@ export const getJson = <T>(path: string, signal?: AbortSignal): Promise<T> =>
 export const sendJson = <T>(method: 'POST' | 'PUT', path: string, body: unknown): Promise<T> =>
   ask<T>(path, { method, body: JSON.stringify(body), headers: { 'content-type': 'application/json' } });
 
+/** Text as it is, for the server to read. */
+export const sendText = <T>(path: string, text: string): Promise<T> =>
+  ask<T>(path, { method: 'POST', body: text, headers: { 'content-type': 'text/plain' } });
+
 async function ask<T>(path: string, init: RequestInit): Promise<T> {
   let answer: Response;
   try {

@@ -19,6 +19,14 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../bench/DesignsScreen.tsx')).DesignsScreen }),
           },
           {
+            path: 'bench/start',
+            lazy: async () => ({ Component: (await import('../bench/StartScreen.tsx')).StartScreen }),
+          },
+          {
+            path: 'bench/:design/compare',
+            lazy: async () => ({ Component: (await import('../bench/CompareScreen.tsx')).CompareScreen }),
+          },
+          {
             path: 'bench/:design',
             lazy: async () => ({ Component: (await import('../bench/BenchScreen.tsx')).BenchScreen }),
           },

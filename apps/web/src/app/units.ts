@@ -1,5 +1,6 @@
-import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Units } from '@yellow-cell/contract';
-import { sessionQuery } from './queries.ts';
+import { createContext, useContext } from 'react';
 
-export const useUnits = (): Units => useSuspenseQuery(sessionQuery).data.settings.units;
+/** How lengths are shown; asked for by every figure on a drawing, so it comes by context and not by query. */
+export const UnitsContext = createContext<Units>('mm');
+export const useUnits = (): Units => useContext(UnitsContext);

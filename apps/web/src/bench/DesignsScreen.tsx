@@ -1,6 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { DesignSummary } from '@yellow-cell/contract';
-import { deriveBox, designProblems, fitWord, showLength } from '@yellow-cell/core';
+import { deriveBox, designProblems, familyName, fitWord, mainBody, showLength } from '@yellow-cell/core';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
@@ -15,7 +15,9 @@ export function DesignsScreen() {
   const { search } = useLocation();
   const [wanted, setWanted] = useState('');
   const shown = designs.filter(({ name, latest }) =>
-    `${name} ${latest.content.format.name}`.toLowerCase().includes(wanted.toLowerCase()),
+    `${name} ${mainBody(latest.content).format.name} ${familyName(latest.content.family)}`
+      .toLowerCase()
+      .includes(wanted.toLowerCase()),
   );
   return (
     <main className="h-full overflow-y-auto px-5 py-4">
@@ -32,7 +34,7 @@ export function DesignsScreen() {
               label="Show only"
               value={wanted}
               onChange={({ target }) => setWanted(target.value)}
-              placeholder="name or format"
+              placeholder="name, family or format"
             />
           </div>
         )}
@@ -40,16 +42,14 @@ export function DesignsScreen() {
       <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-4">
         <li>
           <Link
-            to={`/bench/new${search}`}
+            to={`/bench/start${search}`}
             className="flex h-full min-h-48 flex-col items-center justify-center gap-2 rounded-xl border-2 border-dashed border-soft bg-slip p-4 font-semibold hover:bg-glow"
           >
             <Plus size={28} aria-hidden />
             New design
-            {designs.length === 0 && (
-              <span className="text-center font-normal text-soft">
-                Choose a format and a body, and see at once how many compartments work.
-              </span>
-            )}
+            <span className="text-center text-sm font-normal text-soft">
+              From one of fifteen families, from a question, or from a file
+            </span>
           </Link>
         </li>
         {shown.map((design) => (
@@ -80,7 +80,8 @@ function DesignCard({
       <BoxThumb design={latest.content} width={190} height={130} />
       <h2 className="mt-2 text-base">{name}</h2>
       <p className="text-sm text-soft">
-        {latest.content.format.name} · version {latest.number} · {boxes} {boxes === 1 ? 'box' : 'boxes'}
+        {mainBody(latest.content).format.name} · version {latest.number} · {boxes}{' '}
+        {boxes === 1 ? 'box' : 'boxes'}
       </p>
       <p className="text-sm">{useFitLine(latest.content)}</p>
     </Link>
@@ -90,10 +91,10 @@ function DesignCard({
 function useFitLine(design: DesignSummary['latest']['content']): string {
   const units = useUnits();
   if (designProblems(design).length > 0) return '';
-  const { compartments } = deriveBox(design);
-  const frames = compartments.map(({ fit }) => fit.frames).join('/');
-  const tightest = [...compartments].sort((a, b) => a.fit.slack_mm - b.fit.slack_mm)[0];
+  const fits = deriveBox(design).compartments.flatMap((compartment) => compartment.fits);
+  const frames = fits.map((fit) => fit.frames).join('/');
+  const tightest = [...fits].sort((a, b) => a.slack_mm - b.slack_mm)[0];
   return tightest
-    ? `${frames} · slack ${showLength(tightest.fit.slack_mm, units)}, ${fitWord[tightest.fit.verdict].toLowerCase()}`
+    ? `${frames} · slack ${showLength(tightest.slack_mm, units)}, ${fitWord[tightest.verdict].toLowerCase()}`
     : '';
 }

@@ -2,7 +2,9 @@ import { type Drawing, showLengthBare } from '@yellow-cell/core';
 import { useUnits } from '../app/units.ts';
 import type { Placing } from '../drawing/place.ts';
 
-const ROW = { first: 40, step: 34 };
+/** Rows begin beyond the entrances' arrows and marks. */
+const ROW = { first: 58, step: 34 };
+const BELOW = 47;
 
 /** Dimension lines as on a workshop drawing: extension lines, ticks at both ends, the figure on the line. */
 export function Dimensions({ drawing, placing }: { drawing: Drawing; placing: Placing }) {
@@ -51,7 +53,7 @@ export function Dimensions({ drawing, placing }: { drawing: Drawing; placing: Pl
             </g>
           );
         }
-        const y = body.y + body.height + 34 + (row - 1) * ROW.step;
+        const y = body.y + body.height + BELOW + (row - 1) * ROW.step;
         const [a, b] = [from, to].map((mm) => placing.rect({ x: 0, y: mm, width: 0, height: 0 }).x) as [
           number,
           number,

@@ -1,5 +1,12 @@
-import type { Length } from '@yellow-cell/contract';
-import { frameFormat, rearranged, standardFormats, standardOf, withEqualSlack } from '@yellow-cell/core';
+import type { Body, Length } from '@yellow-cell/contract';
+import {
+  frameFormat,
+  rebateFor,
+  standardBody,
+  standardFormats,
+  standardOf,
+  withSizes,
+} from '@yellow-cell/core';
 import { SelectField } from '../parts/Field.tsx';
 import { LengthField } from '../parts/LengthField.tsx';
 import { OwnFormat } from './OwnFormat.tsx';
@@ -7,24 +14,20 @@ import type { DraftDesk } from './useDraft.ts';
 
 const OWN = 'own';
 
-/** The frame format, standard or the breeder's own. */
-export function FormatFields({ desk }: { desk: DraftDesk }) {
-  const { format } = desk.draft.content;
+/** The frame format of a body, standard or the breeder's own. */
+export function FormatFields({ desk, body }: { desk: DraftDesk; body: Body }) {
+  const { format } = body;
   const standard = standardOf(format);
-  const choose = (id: string) => {
-    const next = standardFormats.find((each) => each.id === id);
+  const choose = (id: string) =>
     desk.edit((now) => {
-      if (!next) return { ...now, format: { ...now.format, id: OWN, name: 'Own format' } };
-      const body = {
-        ...now,
-        format: frameFormat(next),
-        insideLength: { mm: next.insideLength_mm },
-        depth: { mm: next.bodyDepth_mm },
-        insideWidth: { mm: next.widths[0]?.width_mm ?? now.insideWidth.mm },
-      };
-      return withEqualSlack(body);
+      if (!standardFormats.some((each) => each.id === id))
+        return withSizes(now, body.id, { format: { ...format, id: OWN, name: 'Own format' } });
+      const usual = standardBody(id);
+      return withSizes(now, body.id, {
+        ...usual,
+        rebate: body.rebate && rebateFor(usual.format, usual.insideLength.mm),
+      });
     });
-  };
   return (
     <>
       <SelectField
@@ -46,7 +49,7 @@ export function FormatFields({ desk }: { desk: DraftDesk }) {
       {!standard && (
         <OwnFormat
           format={format}
-          onChange={(next) => desk.edit((now) => rearranged(now, { ...now, format: next }))}
+          onChange={(next) => desk.edit((now) => withSizes(now, body.id, { format: next }), 'format')}
         />
       )}
       {standard && (
@@ -56,7 +59,11 @@ export function FormatFields({ desk }: { desk: DraftDesk }) {
               key={width_mm}
               type="button"
               className="button min-h-8 px-2 py-0.5 text-sm font-normal"
-              onClick={() => desk.edit((now) => rearranged(now, { ...now, insideWidth: { mm: width_mm } }))}
+              onClick={() =>
+                desk.edit((now) =>
+                  withSizes(now, body.id, { format: frameFormat(standard), insideWidth: { mm: width_mm } }),
+                )
+              }
             >
               {width_mm} for {frames} frames
             </button>
@@ -67,15 +74,16 @@ export function FormatFields({ desk }: { desk: DraftDesk }) {
   );
 }
 
-/** The inside of the body, and its walls. */
-export function SizeFields({ desk }: { desk: DraftDesk }) {
-  const { content } = desk.draft;
+/** The inside of a body, and its walls. */
+export function SizeFields({ desk, body }: { desk: DraftDesk; body: Body }) {
   const field = (key: 'insideWidth' | 'insideLength' | 'depth' | 'wall', label: string) => (
     <LengthField
       key={key}
       label={label}
-      value={content[key]}
-      onChange={(length: Length) => desk.edit((now) => rearranged(now, { ...now, [key]: length }))}
+      value={body[key]}
+      onChange={(length: Length) =>
+        desk.edit((now) => withSizes(now, body.id, { [key]: length }), `size-${key}`)
+      }
     />
   );
   return (

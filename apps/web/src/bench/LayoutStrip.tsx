@@ -1,6 +1,16 @@
-import type { DesignContent, Layout } from '@yellow-cell/contract';
-import { type NewBody, newDesign, showLength } from '@yellow-cell/core';
-import { type KeyboardEvent, memo, useMemo } from 'react';
+import type { Body, DesignContent, Layout } from '@yellow-cell/contract';
+import {
+  type Becoming,
+  become,
+  becomings,
+  bodiesOf,
+  framesIn,
+  type NewBody,
+  newDesign,
+  showLength,
+  withBody,
+} from '@yellow-cell/core';
+import { type KeyboardEvent, memo, useMemo, useState } from 'react';
 import { useUnits } from '../app/units.ts';
 import { BoxThumb } from '../drawing/BoxThumb.tsx';
 import { useLayouts } from './useLayouts.ts';
@@ -9,57 +19,85 @@ const SHOWN = 24;
 
 interface LayoutStripProps {
   design: DesignContent;
+  body: string;
   onChoose: (layout: Layout) => void;
+  onEdit: (move: (design: DesignContent) => DesignContent) => void;
 }
 
-/** What else this body could be: layouts as small boxes, best first; choosing one redraws the box. */
-export function LayoutStrip({ design, onChoose }: LayoutStripProps) {
-  const found = useLayouts(design);
-  const thickness = design.boards[0]?.thickness.mm;
-  const body = useBody(design);
-  const ways = useMemo(() => waysToDivide(found ?? [], thickness), [found, thickness]);
-  const current = `${design.boards[0]?.thickness.mm ?? 0} ${design.bays.map(({ frames }) => frames.length).join('/')}`;
-  const walk = (event: KeyboardEvent<HTMLUListElement>) => {
-    const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
-    if (step === undefined) return;
-    event.preventDefault();
-    const buttons = [...event.currentTarget.querySelectorAll('button')];
-    const next = buttons[buttons.indexOf(document.activeElement as HTMLButtonElement) + step];
-    next?.focus();
-  };
+/** What else this body could be: layouts as small boxes, best first; or what it becomes when its own dividers are pulled. */
+export function LayoutStrip(props: LayoutStripProps) {
+  const [pulling, setPulling] = useState(false);
+  const body = bodiesOf(props.design).find(({ id }) => id === props.body);
+  if (!body || body.bays.every(({ frames }) => frames.length === 0)) return null;
   return (
     <section
       aria-label="Layouts of this body"
-      className="shrink-0 border-t border-hairline bg-paper px-4 pt-2 pb-3"
+      className="no-print shrink-0 border-t border-hairline bg-paper px-4 pt-1.5 pb-2"
     >
-      <h2 className="text-base">
-        Layouts of this body{' '}
-        <span className="font-sans text-sm font-normal text-soft">
-          {found
-            ? `${found.length} fit, in ${ways.length} ${ways.length === 1 ? 'way' : 'ways'} of dividing it · best first`
-            : 'working them out…'}
-        </span>
-      </h2>
-      {found?.length === 0 && (
-        <p className="py-2 text-soft">
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        {[false, true].map((each) => (
+          <button
+            key={String(each)}
+            type="button"
+            aria-pressed={pulling === each}
+            className={
+              pulling === each
+                ? 'font-head font-bold underline decoration-yellow decoration-[3px] underline-offset-[5px]'
+                : 'text-soft hover:text-ink'
+            }
+            onClick={() => setPulling(each)}
+          >
+            {each ? 'Pulling its dividers' : 'Layouts of this body'}
+          </button>
+        ))}
+        {pulling ? <Becomings {...props} of={body} /> : <Found of={body} onChoose={props.onChoose} />}
+      </div>
+    </section>
+  );
+}
+
+function walk(event: KeyboardEvent<HTMLUListElement>) {
+  const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+  if (step === undefined) return;
+  event.preventDefault();
+  const buttons = [...event.currentTarget.querySelectorAll('button')];
+  const next = buttons[buttons.indexOf(document.activeElement as HTMLButtonElement) + step];
+  next?.focus();
+}
+
+function Found({ of: body, onChoose }: Pick<LayoutStripProps, 'onChoose'> & { of: Body }) {
+  const { found, done } = useLayouts(body);
+  const thickness = body.boards[0]?.thickness.mm;
+  const plain = usePlain(body);
+  const ways = useMemo(() => waysToDivide(found, thickness), [found, thickness]);
+  const current = `${thickness ?? 0} ${framesIn(body).join('/')}`;
+  return (
+    <>
+      <span className="text-sm text-soft" role="status">
+        {found.length === 0 && !done
+          ? 'working them out…'
+          : `${found.length} fit, in ${ways.length} ${ways.length === 1 ? 'way' : 'ways'} of dividing it · best first${done ? '' : ' · more come'}`}
+      </span>
+      {found.length === 0 && done && (
+        <p className="w-full py-2 text-soft">
           No number of compartments leaves frames a usable slack in this width.
         </p>
       )}
-      <ul className="mt-1 flex gap-2 overflow-x-auto p-1" onKeyDown={walk}>
+      <ul className="flex w-full gap-2 overflow-x-auto p-1" onKeyDown={walk}>
         {ways.slice(0, SHOWN).map((layout) => {
           const key = `${layout.frames.length === 1 ? 0 : layout.thickness_mm} ${layout.frames.join('/')}`;
           return (
             <Choice
               key={`${layout.thickness_mm} ${key}`}
               layout={layout}
-              body={body}
+              plain={plain}
               chosen={key === current}
               onChoose={onChoose}
             />
           );
         })}
       </ul>
-    </section>
+    </>
   );
 }
 
@@ -73,29 +111,30 @@ function waysToDivide(found: readonly Layout[], thickness_mm: number | undefined
   return [...ways.values()].sort((a, b) => b.score - a.score);
 }
 
-type Body = Omit<NewBody, 'frames' | 'thickness'>;
+type Plain = Omit<NewBody, 'frames' | 'thickness' | 'family'>;
 
 /** The body without its dividers: the same object for as long as only those are moved, so that nothing is drawn anew. */
-function useBody({ format, insideWidth, insideLength, depth, wall }: DesignContent): Body {
-  return useMemo(
-    () => ({ format, insideWidth, insideLength, depth, wall }),
-    [format, insideWidth, insideLength, depth, wall],
-  );
+function usePlain({ format, insideWidth, insideLength, depth, wall }: Body): Plain {
+  const key = JSON.stringify([format, insideWidth.mm, insideLength.mm, depth.mm, wall.mm]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key holds all of them
+  return useMemo(() => ({ format, insideWidth, insideLength, depth, wall }), [key]);
 }
 
 interface ChoiceProps {
   layout: Layout;
-  body: Body;
+  plain: Plain;
   chosen: boolean;
   onChoose: (layout: Layout) => void;
 }
 
-const Choice = memo(function Choice({ layout, body, chosen, onChoose }: ChoiceProps) {
+const CARD = 'w-38 shrink-0 rounded-lg border-2 px-1.5 pt-1 pb-0.5 text-left text-sm';
+
+const Choice = memo(function Choice({ layout, plain, chosen, onChoose }: ChoiceProps) {
   const units = useUnits();
   const { frames, thickness_mm, slack_mm, why } = layout;
   const drawn = useMemo(
-    () => newDesign({ ...body, frames, thickness: { mm: thickness_mm } }),
-    [body, frames, thickness_mm],
+    () => newDesign({ ...plain, frames, thickness: { mm: thickness_mm } }),
+    [plain, frames, thickness_mm],
   );
   return (
     <li>
@@ -103,12 +142,12 @@ const Choice = memo(function Choice({ layout, body, chosen, onChoose }: ChoicePr
         type="button"
         aria-pressed={chosen}
         title={why}
-        className={`w-41 rounded-lg border-2 px-1.5 pt-1 pb-0.5 text-left text-sm ${chosen ? 'border-yellow bg-glow' : 'border-hairline bg-slip hover:bg-glow'}`}
+        className={`${CARD} ${chosen ? 'border-yellow bg-glow' : 'border-hairline bg-slip hover:bg-glow'}`}
         onClick={() => onChoose(layout)}
       >
-        <BoxThumb design={drawn} width={148} height={70} />
+        <BoxThumb design={drawn} width={136} height={56} />
         <strong className="block">{frames.join(' / ')}</strong>
-        <span className="block whitespace-nowrap text-soft">
+        <span className="block whitespace-nowrap text-xs text-soft">
           {frames.length === 1 ? 'whole' : showLength(thickness_mm, units)} · slack{' '}
           {showLength(slack_mm, units)}
         </span>
@@ -116,3 +155,58 @@ const Choice = memo(function Choice({ layout, body, chosen, onChoose }: ChoicePr
     </li>
   );
 });
+
+/** Every set of its dividers, what each leaves, and the holes to close at the change (one press does it). */
+function Becomings({ of: body, design, onEdit }: LayoutStripProps & { of: Body }) {
+  const all = useMemo(() => becomings(body).filter(({ added }) => added.length === 0), [body]);
+  if (body.boards.length === 0) return <p className="w-full py-2 text-soft">There is no divider to pull.</p>;
+  return (
+    <>
+      <span className="text-sm text-soft">
+        {all.length - 1} other sets of the {body.boards.length} dividers; holes to close are shut with them
+      </span>
+      <ul className="flex w-full gap-2 overflow-x-auto p-1" onKeyDown={walk}>
+        {all.map((each) => (
+          <li key={each.standing.join()}>
+            <BecomingCard each={each} body={body} design={design} onEdit={onEdit} />
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function BecomingCard({
+  each,
+  body,
+  design,
+  onEdit,
+}: {
+  each: Becoming;
+  body: Body;
+  design: DesignContent;
+  onEdit: LayoutStripProps['onEdit'];
+}) {
+  const units = useUnits();
+  const drawn = useMemo(() => withBody(design, body.id, (now) => become(now, each)), [design, body.id, each]);
+  const now = each.pulled.length === 0;
+  const sides = each.close.map((id) => body.entrances.find((entrance) => entrance.id === id)?.side ?? '');
+  return (
+    <button
+      type="button"
+      aria-pressed={now}
+      disabled={now}
+      title={`${each.close.length === 0 ? 'No hole to close' : `Close ${each.close.length} holes: ${[...new Set(sides)].join(', ')}`}`}
+      className={`${CARD} ${now ? 'border-yellow bg-glow' : 'border-hairline bg-slip hover:bg-glow'}`}
+      onClick={() => onEdit(() => drawn)}
+    >
+      <BoxThumb design={drawn} width={136} height={56} />
+      <strong className="block">{each.compartments.map(({ frames }) => frames).join(' / ')}</strong>
+      <span className="block whitespace-nowrap text-xs text-soft">
+        {now
+          ? 'as it stands'
+          : `close ${each.close.length} holes · ${showLength(Math.min(...each.compartments.map(({ slack_mm }) => slack_mm)), units)}`}
+      </span>
+    </button>
+  );
+}

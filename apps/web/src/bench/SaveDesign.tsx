@@ -1,14 +1,15 @@
-import type { Design } from '@yellow-cell/contract';
+import type { Design, DesignFile } from '@yellow-cell/contract';
 import { showDay } from '@yellow-cell/core';
 import { type FormEvent, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { ApiError, sendJson } from '../app/api.ts';
 import { newId } from '../app/ids.ts';
+import { keep } from '../app/kept.ts';
 import { designQuery, queries } from '../app/queries.ts';
 import { TextField } from '../parts/Field.tsx';
 import { Notice } from '../parts/Notice.tsx';
 import { useToast } from '../parts/Toast.tsx';
-import { type DraftDesk, draftOf } from './useDraft.ts';
+import { type Draft, type DraftDesk, draftOf } from './useDraft.ts';
 
 /** Saving makes a new version, with a note of why; saved versions never change. */
 export function SaveDesign({
@@ -96,11 +97,45 @@ export function SaveDesign({
             Build a box
           </Link>
         )}
+        {saved && (
+          <Link className="button" to={`/bench/${saved.id}/compare`}>
+            Compare
+          </Link>
+        )}
+        <button type="button" className="button" onClick={() => exportDesign(draft)}>
+          Export
+        </button>
+        {saved && (
+          <button
+            type="button"
+            className="button"
+            onClick={() => {
+              keep('yc-draft-new', { name: `${draft.name}, another`, content: draft.content });
+              navigate(`/bench/new${search}`);
+            }}
+          >
+            Draw another from it
+          </button>
+        )}
       </div>
       {!named && <p className="mt-1 text-sm text-soft">Give it a name to save it.</p>}
       {saved && <Versions saved={saved} />}
     </form>
   );
+}
+
+/** The drawing as a design file, for another device or program. */
+function exportDesign({ name, content }: Draft) {
+  const file: DesignFile = { yellowCell: 'design', name: name || 'Design', content };
+  const url = URL.createObjectURL(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = `${file.name
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase()}.json`;
+  link.click();
+  URL.revokeObjectURL(url);
 }
 
 /** Two people drew at once: keep mine on top of theirs, or go on from theirs. */

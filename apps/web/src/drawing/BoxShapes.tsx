@@ -1,51 +1,105 @@
 import type { Drawing, RectRole, RectShape } from '@yellow-cell/core';
+import { type MouseEvent, memo } from 'react';
 import type { Placing } from './place.ts';
 
 interface BoxShapesProps {
   drawing: Drawing;
   placing: Placing;
-  /** Fill of a part, where it differs from its role's. */
+  /** Fill and outline of a part, where they differ from its role's. */
   fillOf?: (shape: RectShape) => string | undefined;
+  strokeOf?: (shape: RectShape) => string | undefined;
+  onPress?: (shape: RectShape) => void;
   line?: number;
 }
 
 const FILL: Readonly<Record<RectRole, string>> = {
   wall: 'url(#wood)',
+  ledge: 'var(--wood)',
+  glass: 'url(#glass)',
+  cheek: 'url(#board)',
   compartment: 'var(--cavity)',
+  void: 'url(#void)',
   divider: 'url(#board)',
+  sieve: 'url(#sieve)',
+  follower: 'url(#follower)',
   frame: 'url(#comb)',
   lug: 'var(--wood)',
   entrance: 'var(--cavity)',
+  vent: 'url(#sieve)',
+  floor: 'url(#wood)',
+  rim: 'url(#wood)',
+  sheet: 'url(#board)',
+  roof: 'url(#wood)',
+  hole: 'var(--cavity)',
+  open: 'var(--cavity)',
 };
-const STROKE: Readonly<Record<RectRole, string>> = {
-  wall: 'var(--ink)',
+const STROKE: Readonly<Partial<Record<RectRole, string>>> = {
+  ledge: 'var(--wood-line)',
   compartment: 'none',
-  divider: 'var(--ink)',
+  void: 'none',
   frame: 'var(--comb-line)',
   lug: 'var(--wood-line)',
-  entrance: 'var(--ink)',
 };
+const HEAVY: readonly RectRole[] = ['wall', 'glass', 'floor', 'roof'];
 
-/** The parts of a box from above, as core projects them, in the order in which they cover each other. */
-export function BoxShapes({ drawing, placing, fillOf, line = 1 }: BoxShapesProps) {
-  return drawing.rects.map((shape, index) => {
-    const { x, y, width, height } = placing.rect(shape);
-    // Parts have ids, but a frame's two lugs share theirs: the place in the list tells them apart.
-    const key = `${shape.role}-${shape.id}-${index}`;
-    return (
-      <rect
-        key={key}
-        x={x}
-        y={y}
-        width={Math.max(0, width)}
-        height={Math.max(0, height)}
-        fill={fillOf?.(shape) ?? FILL[shape.role]}
-        stroke={STROKE[shape.role]}
-        strokeWidth={shape.role === 'wall' ? line * 1.3 : line * 0.8}
-      />
-    );
-  });
+/** The parts of a box, as core projects them, in the order in which they cover each other. */
+export function BoxShapes({ drawing, placing, fillOf, strokeOf, onPress, line = 1 }: BoxShapesProps) {
+  const press = (event: MouseEvent<SVGGElement>) => {
+    const index = Number((event.target as Element).getAttribute('data-index'));
+    const shape = drawing.rects[index];
+    if (shape) onPress?.(shape);
+  };
+  return (
+    // Parts can be chosen by keyboard from their handles and the slip; here the drawing itself can be pressed.
+    <g {...(onPress ? { onClick: press, className: 'cursor-pointer', 'aria-hidden': true } : {})}>
+      {drawing.rects.map((shape, index) => {
+        const { x, y, width, height } = placing.rect(shape);
+        const stroke = strokeOf?.(shape);
+        // Parts have ids, but a frame's two lugs share theirs: the place in the list tells them apart.
+        const key = `${shape.role}-${shape.id}-${index}`;
+        return (
+          <Shape
+            key={key}
+            index={index}
+            x={x}
+            y={y}
+            width={Math.max(0, width)}
+            height={Math.max(0, height)}
+            round={shape.round === true}
+            fill={fillOf?.(shape) ?? FILL[shape.role]}
+            stroke={stroke ?? STROKE[shape.role] ?? 'var(--ink)'}
+            strokeWidth={stroke ? line * 2.2 : HEAVY.includes(shape.role) ? line * 1.3 : line * 0.8}
+          />
+        );
+      })}
+    </g>
+  );
 }
+
+interface ShapeProps {
+  index: number;
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+  round: boolean;
+  fill: string;
+  stroke: string;
+  strokeWidth: number;
+}
+
+/** Drawn anew only where something of it changed: most of a box stays while one part is dragged. */
+const Shape = memo(function Shape({ index, round, width, height, ...rect }: ShapeProps) {
+  return (
+    <rect
+      data-index={index}
+      width={width}
+      height={height}
+      {...(round ? { rx: Math.min(width, height) / 2 } : {})}
+      {...rect}
+    />
+  );
+});
 
 /** Patterns that tell materials apart without colour; put once on the page. */
 export function DrawingDefs() {
@@ -65,6 +119,22 @@ export function DrawingDefs() {
         <pattern id="board" width={6} height={6} patternUnits="userSpaceOnUse">
           <rect width={6} height={6} fill="var(--wood-line)" />
           <path d="M0 6 6 0" stroke="var(--ink)" strokeWidth={0.6} opacity={0.5} />
+        </pattern>
+        <pattern id="follower" width={7} height={7} patternUnits="userSpaceOnUse">
+          <rect width={7} height={7} fill="var(--wood)" />
+          <path d="M0 7 7 0M0 0 7 7" stroke="var(--ink)" strokeWidth={0.6} opacity={0.55} />
+        </pattern>
+        <pattern id="sieve" width={5} height={5} patternUnits="userSpaceOnUse">
+          <rect width={5} height={5} fill="var(--cavity)" />
+          <path d="M0 2.5H5M2.5 0V5" stroke="var(--ink)" strokeWidth={1} opacity={0.75} />
+        </pattern>
+        <pattern id="glass" width={9} height={9} patternUnits="userSpaceOnUse">
+          <rect width={9} height={9} fill="var(--sheet)" />
+          <path d="M0 6 6 0M3 9 9 3" stroke="var(--soft)" strokeWidth={0.7} opacity={0.55} />
+        </pattern>
+        <pattern id="void" width={7} height={7} patternUnits="userSpaceOnUse">
+          <rect width={7} height={7} fill="var(--paper)" />
+          <circle cx={3.5} cy={3.5} r={0.8} fill="var(--soft)" opacity={0.5} />
         </pattern>
         <pattern id="comb" width={6} height={5.2} patternUnits="userSpaceOnUse">
           <rect width={6} height={5.2} fill="var(--comb)" />

@@ -8,12 +8,14 @@ interface LengthFieldProps {
   label: string;
   value: Length;
   onChange: (length: Length) => void;
+  /** What lengths it takes: above 0, from 0, or below 0 too. */
+  takes?: 'positive' | 'zero' | 'signed';
   /** A sentence from elsewhere, such as why the design cannot be. */
   problem?: string | undefined;
 }
 
 /** A length in any usual spelling. Figures go out as they are typed; what cannot be read stays in the field with its sentence. */
-export function LengthField({ label, value, onChange, problem }: LengthFieldProps) {
+export function LengthField({ label, value, onChange, takes = 'positive', problem }: LengthFieldProps) {
   const units = useUnits();
   const shown = value.typed ?? showLengthBare(value.mm, units);
   const [typed, setTyped] = useState(shown);
@@ -21,8 +23,16 @@ export function LengthField({ label, value, onChange, problem }: LengthFieldProp
   useEffect(() => {
     if (!editing) setTyped(shown);
   }, [shown, editing]);
-  const parsed = parseLength(typed, units);
-  const own = parsed.ok ? (parsed.length.mm <= 0 ? `${label} must be above 0.` : undefined) : parsed.sentence;
+  const read = (text: string): { ok: true; length: Length } | { ok: false; sentence: string } => {
+    const negative = takes === 'signed' && /^\s*[-−]/.test(text);
+    const parsed = parseLength(negative ? text.replace(/[-−]/, '') : text, units);
+    if (!parsed.ok) return parsed;
+    const length = negative ? { ...parsed.length, mm: -parsed.length.mm, typed: text } : parsed.length;
+    if (takes === 'positive' && length.mm <= 0) return { ok: false, sentence: `${label} must be above 0.` };
+    return { ok: true, length };
+  };
+  const parsed = read(typed);
+  const own = parsed.ok ? undefined : parsed.sentence;
   return (
     <TextField
       label={`${label} (${units === 'mm' ? 'mm' : 'in'})`}
@@ -37,8 +47,8 @@ export function LengthField({ label, value, onChange, problem }: LengthFieldProp
       }}
       onChange={(change) => {
         setTyped(change.target.value);
-        const next = parseLength(change.target.value, units);
-        if (next.ok && next.length.mm > 0) onChange(next.length);
+        const next = read(change.target.value);
+        if (next.ok) onChange(next.length);
       }}
     />
   );

@@ -53,8 +53,8 @@ export function BoxSlip({
               <span className="block text-sm text-soft">
                 {compartment.frames} frames
                 {place &&
-                  model.compartments[index]?.entrances.map(
-                    ({ side }) => ` · flies ${compassPoint(sideBearing(place.bearing_deg, side))}`,
+                  sidesOf(model.compartments[index]?.entrances).map(
+                    (side) => ` · flies ${compassPoint(sideBearing(place.bearing_deg, side))}`,
                   )}
                 {compartment.first &&
                   ` · ${compartment.first.title}, ${showWindow(compartment.first.from, compartment.first.to, view.on)}`}
@@ -82,3 +82,8 @@ export function BoxSlip({
     </>
   );
 }
+
+/** The sides that a compartment flies to, each once. */
+const sidesOf = (entrances: BoxView['model']['compartments'][number]['entrances'] = []) => [
+  ...new Set(entrances.map(({ opening }) => opening.side)),
+];

@@ -99,9 +99,10 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
           </Fact>
         )}
         {box.place &&
-          entrances.map(({ id, side }) => (
+          entrances.map(({ id, opening: { side, state } }) => (
             <Fact key={id} name="Entrance">
-              {side}, flies {compassPoint(sideBearing(box.place?.bearing_deg ?? 0, side))}
+              {side}, {state === 'open' ? '' : `${state}, `}flies{' '}
+              {compassPoint(sideBearing(box.place?.bearing_deg ?? 0, side))}
             </Fact>
           ))}
       </dl>

@@ -1,7 +1,7 @@
-import { type Compartment, showDay } from '@yellow-cell/core';
+import { type Compartment, isEntrance, showDay } from '@yellow-cell/core';
 import type { KeyboardEvent, MouseEvent } from 'react';
 import { BoxShapes } from '../drawing/BoxShapes.tsx';
-import { centreOf, standing } from '../drawing/place.ts';
+import { centreOf, rectOf, standing } from '../drawing/place.ts';
 import { StatusSign } from '../drawing/StatusSign.tsx';
 import { statusLine } from './statusLine.ts';
 import { useChoice } from './useChoice.ts';
@@ -44,10 +44,13 @@ export function YardBox({ view, at }: YardBoxProps) {
               if (
                 role === 'compartment' &&
                 isChosen &&
-                compartments.some((each) => each.bays[0] === id && each.bays.includes(bay ?? ''))
+                compartments.some((each) => each.bays.includes(id) && each.bays.includes(bay ?? ''))
               )
                 return 'var(--yellow)';
-              if (role === 'compartment' && compartments.some((each) => each.bays[0] === id && isDue(each)))
+              if (
+                role === 'compartment' &&
+                compartments.some((each) => each.bays.includes(id) && isDue(each))
+              )
                 return 'var(--glow)';
               return undefined;
             }}
@@ -57,12 +60,7 @@ export function YardBox({ view, at }: YardBoxProps) {
         {compartments.map((compartment, index) => {
           const room = model.compartments[index];
           if (!room) return null;
-          const area = placing.rect({
-            x: room.x[0],
-            y: 0,
-            width: room.x[1] - room.x[0],
-            height: model.inside.length,
-          });
+          const area = placing.rect(rectOf(room.x, room.block.y));
           return (
             <Room
               key={compartment.position}
@@ -160,26 +158,24 @@ function Room({ view, compartment, area, turn, chosen, onChoose }: RoomProps) {
 /** Small arrows outside the wall where bees fly in. */
 function Entrances({ view: { model, drawing } }: { view: BoxView }) {
   const placing = standing(BOX_SCALE, drawing);
-  const { inside, wall } = model;
-  return model.compartments.flatMap(({ entrances }) =>
-    entrances.map(({ id, side, along }) => {
-      const [centre, turn] = {
-        front: [{ x: along.mm, y: -wall }, -90],
-        back: [{ x: along.mm, y: inside.length + wall }, 90],
-        left: [{ x: -wall, y: along.mm }, 0],
-        right: [{ x: inside.width + wall, y: along.mm }, 180],
-      }[side] as [{ x: number; y: number }, number];
-      const { x, y } = placing.rect({ ...centre, width: 0, height: 0 });
-      return (
-        <path
-          key={id}
-          d="M-12 -4.5V4.5L-3.5 0Z"
-          transform={`translate(${x} ${y}) rotate(${turn})`}
-          fill="var(--ink)"
-        />
-      );
-    }),
-  );
+  return model.openings.filter(isEntrance).map(({ id, opening, x, y }) => {
+    const hole = placing.rect(rectOf(x, y));
+    const { x: cx, y: cy } = centreOf(hole);
+    const [dx, dy, turn] = {
+      front: [0, hole.height / 2, -90],
+      back: [0, -hole.height / 2, 90],
+      left: [-hole.width / 2, 0, 0],
+      right: [hole.width / 2, 0, 180],
+    }[opening.side] as [number, number, number];
+    return (
+      <path
+        key={id}
+        d="M-12 -4.5V4.5L-3.5 0Z"
+        transform={`translate(${cx + dx} ${cy + dy}) rotate(${turn})`}
+        fill="var(--ink)"
+      />
+    );
+  });
 }
 
 function framesOfEmpty(compartments: readonly Compartment[], occupied: ReadonlySet<string>): Set<string> {

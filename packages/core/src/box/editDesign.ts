@@ -1,96 +1,123 @@
-import type { DesignContent, Entrance, FitAnswer, Format, Length, Side } from '@yellow-cell/contract';
+import type { Body, DesignContent, FitAnswer, Length, Slot } from '@yellow-cell/contract';
+import { framesIn } from './columns.ts';
+import { fitQuestionOf } from './designProblems.ts';
+import { entrancesAsProposed, withProposedEntrances } from './entrances.ts';
 import { fit, fitProblems } from './fit.ts';
-import { compartmentBays, fitQuestionOf } from './model.ts';
-import { DESIGN_SCHEMA_VERSION_NOW } from './schemaVersion.ts';
+import { bodyWith, type PartIds, withBody } from './parts.ts';
+import { mm, tightBoard, USUAL } from './plainParts.ts';
+import { bodiesOf, mainBody } from './stack.ts';
 
 /**
- * The drawing board's moves, each a pure function from design to design. Parts keep their ids through
- * every edit, and an id once given is not given again (`lastPart` counts them).
+ * The drawing board's moves on one body, each a pure function from design to design. Parts keep their ids through
+ * every edit, and an id once given is not given again (`lastPart` counts them). `body` is an id; by default the main body's.
  */
-export interface NewBody {
-  format: Format;
-  insideWidth: Length;
-  insideLength: Length;
-  depth: Length;
-  wall: Length;
-  thickness: Length;
-  frames: readonly number[];
-}
+const USUAL_THICKNESS_MM = 9.5;
+const USUAL_FRAMES = 3;
 
-const ENTRANCE_MM = 25;
-/** Each compartment on its own side as far as sides reach (handbook 9, entrances). */
-const SIDES: Readonly<Record<number, readonly Side[]>> = {
-  1: ['front'],
-  2: ['front', 'back'],
-  3: ['left', 'front', 'right'],
-  4: ['left', 'front', 'back', 'right'],
-};
-
-export function newDesign({ frames, thickness, ...body }: NewBody): DesignContent {
-  const empty: DesignContent = {
-    schemaVersion: DESIGN_SCHEMA_VERSION_NOW,
-    ...body,
-    lastPart: 1,
-    grooves: [],
-    boards: [],
-    bays: [{ id: 'bay-1', frames: [] }],
-    entrances: [],
-  };
-  return withCompartments(empty, frames, thickness);
-}
-
-/** As many compartments as `frames` has numbers, all dividers `thickness`, at places of equal slack. */
+/** As many compartments as `frames` has numbers, all dividers `thickness`, at places of equal slack, entrances as proposed. */
 export function withCompartments(
   design: DesignContent,
   frames: readonly number[],
   thickness: Length,
+  body = mainBody(design).id,
 ): DesignContent {
-  const ids = partIds(design.lastPart);
-  const bays = frames.map((count, index) => {
-    const bay = design.bays[index] ?? { id: ids.next('bay'), frames: [] };
-    return {
-      ...bay,
-      frames: Array.from({ length: count }, (_, slot) => bay.frames[slot] ?? ids.next('slot')),
-    };
+  const lip = bodiesOf(design)[0]?.id === body ? design.floor.lip.mm : 0;
+  const keeps = (now: Body) => now.bays.length === frames.length && now.entrances.length > 0;
+  const next = withBody(design, body, (now, ids) => {
+    const bays = frames.map((count, index): Body['bays'][number] => {
+      const bay = now.bays[index] ?? {
+        id: ids.next('bay'),
+        frames: [],
+        format: null,
+        use: usualUse(design, frames.length),
+      };
+      const slots = slotsFor(bay.frames, count, ids);
+      const use = bay.use === 'nothing' && count > 0 ? usualUse(design, frames.length) : bay.use;
+      return { ...bay, use, frames: slots };
+    });
+    const grooves = bays.slice(1).map(
+      (_, index) =>
+        now.grooves[index] ?? {
+          id: ids.next('groove'),
+          at: mm(0),
+          depth: mm(USUAL.grooveDepth),
+          play: mm(USUAL.groovePlay),
+        },
+    );
+    const boards = grooves.map(({ id }) => {
+      const old = now.boards.find(({ groove }) => groove === id);
+      return old ? { ...old, thickness } : tightBoard(ids.next('board'), id, thickness, lip);
+    });
+    return { ...now, bays, grooves, boards };
   });
-  const grooves = bays
-    .slice(1)
-    .map((_, index) => design.grooves[index] ?? { id: ids.next('groove'), at: { mm: 0 } });
-  const boards = grooves.map(({ id }) => {
-    const old = design.boards.find(({ groove }) => groove === id);
-    return old
-      ? { ...old, thickness }
-      : { id: ids.next('board'), groove: id, kind: 'tight' as const, thickness };
-  });
-  const sameCount = design.bays.length === bays.length && design.entrances.length > 0;
-  const entrances = sameCount
-    ? design.entrances
-    : bays.map(({ id }, index) => newEntrance(ids.next('entrance'), id, sideFor(index, bays.length)));
-  return withEqualSlack({ ...design, bays, grooves, boards, entrances, lastPart: ids.last() });
+  const even = withEqualSlack(next, body);
+  const before = bodiesOf(design).find(({ id }) => id === body);
+  return before && keeps(before) ? even : withProposedEntrances(even, body);
 }
 
+/** One compartment keeps a colony; several are there to mate queens. */
+const usualUse = ({ family }: DesignContent, count: number): Body['bays'][number]['use'] =>
+  count > 1 || family === 'smallFormat' ? 'mating' : 'colony';
+
 /** Moves every divider so that all compartments have the same slack. Where that cannot be, they stand at equal widths. */
-export function withEqualSlack(design: DesignContent): DesignContent {
-  const places = equalPlaces(design);
-  const grooves = design.grooves.map((groove, index) => ({
-    ...groove,
-    at: { mm: places[index]?.at_mm ?? 0 },
-  }));
-  return withEntrancesCentred({ ...design, grooves });
+export function withEqualSlack(design: DesignContent, body = mainBody(design).id): DesignContent {
+  return rearranged(design, body, evened);
+}
+
+function evened(body: Body): Body {
+  const places = equalPlaces(body);
+  const standing = new Set(body.boards.map(({ groove }) => groove));
+  let place = 0;
+  const grooves = body.grooves.map((groove) =>
+    standing.has(groove.id) ? { ...groove, at: mm(places[place++]?.at_mm ?? groove.at.mm) } : groove,
+  );
+  return { ...body, grooves };
+}
+
+/** Changes a body; entrances that stood where they are proposed stand so again afterwards, others stay. */
+function rearranged(
+  design: DesignContent,
+  id: string,
+  change: (body: Body, ids: PartIds) => Body,
+): DesignContent {
+  const asProposed = entrancesAsProposed(design, id);
+  const next = withBody(design, id, change);
+  return asProposed ? withProposedEntrances(next, id) : next;
+}
+
+/** The same, and dividers that stood at equal slack stand so again; others stay where they were put. */
+function revised(
+  design: DesignContent,
+  id: string,
+  change: (body: Body, ids: PartIds) => Body,
+): DesignContent {
+  return rearranged(design, id, (now, ids) => {
+    const next = change(now, ids);
+    return hasEqualSlack(now) ? evened(next) : next;
+  });
+}
+
+/** A body's sizes or format. */
+export function withSizes(
+  design: DesignContent,
+  id: string,
+  sizes: Partial<Pick<Body, 'format' | 'insideWidth' | 'insideLength' | 'depth' | 'wall' | 'rebate'>>,
+): DesignContent {
+  return revised(design, id, (now) => ({ ...now, ...sizes }));
 }
 
 /** True where all dividers stand at equal slack already. */
-export function hasEqualSlack(design: DesignContent): boolean {
-  const places = equalPlaces(design);
-  return design.grooves.every(
-    ({ at }, index) => Math.abs(at.mm - (places[index]?.at_mm ?? 0)) < SAME_PLACE_MM,
+export function hasEqualSlack(body: Body): boolean {
+  const places = equalPlaces(body);
+  return fitQuestionOf(body).dividers.every(
+    ({ at_mm = 0 }, index) => Math.abs(at_mm - (places[index]?.at_mm ?? 0)) < SAME_PLACE_MM,
   );
 }
 /** Typed places are rounded to what a rule can show; nearer than this is the same place. */
 const SAME_PLACE_MM = 0.05;
 
-function equalPlaces(design: DesignContent): FitAnswer['dividers'] {
-  const question = fitQuestionOf(design);
+export function equalPlaces(body: Body): FitAnswer['dividers'] {
+  const question = fitQuestionOf(body);
   const dividers = question.dividers.map(({ thickness_mm }) => ({ thickness_mm }));
   if (fitProblems({ ...question, dividers }).length === 0) return fit({ ...question, dividers }).dividers;
   const step = question.insideWidth_mm / question.frames.length;
@@ -100,71 +127,89 @@ function equalPlaces(design: DesignContent): FitAnswer['dividers'] {
   }));
 }
 
-/** Sets one divider's face nearer x = 0. The place may be impossible; `designProblems` then says by how much. */
+/** Sets one divider's face nearer x = 0. The place may be impossible; `designProblems` then says by how much. Holes stay where they are drilled. */
 export function withDividerAt(design: DesignContent, board: string, at: Length): DesignContent {
-  const groove = design.boards.find(({ id }) => id === board)?.groove;
-  const grooves = design.grooves.map((each) => (each.id === groove ? { ...each, at } : each));
-  return withEntrancesCentred({ ...design, grooves });
+  const body = bodyWith(design, board);
+  const groove = body?.boards.find(({ id }) => id === board)?.groove;
+  if (!body || !groove) return design;
+  return withBody(design, body.id, (now) => ({
+    ...now,
+    grooves: now.grooves.map((each) => (each.id === groove ? { ...each, at } : each)),
+  }));
 }
 
 /** The places, in mm, that a divider can take without leaving its neighbours any overlap. */
-export function dividerRange(design: DesignContent, board: string): readonly [number, number] {
-  const { dividers } = fitQuestionOf(design);
-  const index = design.grooves.findIndex(
-    ({ id }) => id === design.boards.find((each) => each.id === board)?.groove,
-  );
+export function dividerRange(body: Body, board: string): readonly [number, number] {
+  const { dividers } = fitQuestionOf(body);
+  const groove = body.boards.find(({ id }) => id === board)?.groove;
+  const standing = body.grooves.filter(({ id }) => body.boards.some((each) => each.groove === id));
+  const index = standing.findIndex(({ id }) => id === groove);
   const before = dividers[index - 1];
-  const room = (dividers[index + 1]?.at_mm ?? design.insideWidth.mm) - (dividers[index]?.thickness_mm ?? 0);
+  const room = (dividers[index + 1]?.at_mm ?? body.insideWidth.mm) - (dividers[index]?.thickness_mm ?? 0);
   const least = before ? (before.at_mm ?? 0) + before.thickness_mm : 0;
   return [least + LEAST_COMPARTMENT_MM, room - LEAST_COMPARTMENT_MM];
 }
 const LEAST_COMPARTMENT_MM = 0.5;
 
-export function withEntranceSide(design: DesignContent, entrance: string, side: Side): DesignContent {
-  const entrances = design.entrances.map((each) => (each.id === entrance ? { ...each, side } : each));
-  return withEntrancesCentred({ ...design, entrances });
+/** The one thickness of a body's dividers, or the usual one where it has none. */
+export const thicknessOf = ({ boards }: Body): Length => boards[0]?.thickness ?? mm(USUAL_THICKNESS_MM);
+
+/** So many compartments: those there are keep their frames, new ones get as many as the last. */
+export function withCompartmentCount(
+  design: DesignContent,
+  count: number,
+  id = mainBody(design).id,
+): DesignContent {
+  const body = bodiesOf(design).find((each) => each.id === id) ?? mainBody(design);
+  const frames = framesIn(body);
+  const next = Array.from({ length: count }, (_, index) => frames[index] ?? frames.at(-1) ?? USUAL_FRAMES);
+  return withCompartments(design, next, thicknessOf(body), id);
 }
 
-/** The sides that a compartment touches: both ends always, left and right for the outer ones only. */
-export function sidesOf(index: number, count: number): Side[] {
-  return [
-    'front',
-    'back',
-    ...(index === 0 ? (['left'] as const) : []),
-    ...(index === count - 1 ? (['right'] as const) : []),
-  ];
-}
-
-function withEntrancesCentred(design: DesignContent): DesignContent {
-  const entrances = design.entrances.map((entrance) => ({
-    ...entrance,
-    along: { mm: middleOf(design, entrance) },
+/** So many frames in one bay; dividers at equal slack stay so. */
+export function withFramesIn(design: DesignContent, bay: string, count: number): DesignContent {
+  const body = bodyWith(design, bay);
+  if (!body) return design;
+  return revised(design, body.id, (now, ids) => ({
+    ...now,
+    bays: now.bays.map((each) =>
+      each.id === bay ? { ...each, frames: slotsFor(each.frames, count, ids) } : each,
+    ),
   }));
-  return { ...design, entrances };
 }
 
-function middleOf(design: DesignContent, { bay, side }: Entrance): number {
-  if (side === 'left' || side === 'right') return design.insideLength.mm / 2;
-  const groups = compartmentBays(design);
-  const index = groups.findIndex((bays) => bays.some(({ id }) => id === bay));
-  const { dividers } = fitQuestionOf(design);
-  const left = dividers[index - 1];
-  const start = left ? (left.at_mm ?? 0) + left.thickness_mm : 0;
-  return (start + (dividers[index]?.at_mm ?? design.insideWidth.mm)) / 2;
+const slotsFor = (now: readonly Slot[], count: number, ids: PartIds): Slot[] =>
+  Array.from({ length: count }, (_, slot): Slot => now[slot] ?? { id: ids.next('slot'), holds: 'comb' });
+
+/** All dividers of a body of this thickness. */
+export function withThickness(
+  design: DesignContent,
+  thickness: Length,
+  id = mainBody(design).id,
+): DesignContent {
+  return revised(design, id, (now) => ({
+    ...now,
+    boards: now.boards.map((board) => ({ ...board, thickness })),
+  }));
 }
 
-const newEntrance = (id: string, bay: string, side: Side): Entrance => ({
-  id,
-  bay,
-  side,
-  along: { mm: 0 },
-  diameter: { mm: ENTRANCE_MM },
-});
-
-const sideFor = (index: number, count: number): Side =>
-  SIDES[count]?.[index] ?? (index % 2 === 0 ? 'front' : 'back');
-
-function partIds(last: number) {
-  let count = last;
-  return { next: (kind: string) => `${kind}-${++count}`, last: () => count };
+/** Moves a frame from one bay to a place among those of another of the same body. */
+export function withFrameMoved(
+  design: DesignContent,
+  slot: string,
+  to: string,
+  place: number,
+): DesignContent {
+  const body = bodyWith(design, slot);
+  const frame = body?.bays.flatMap(({ frames }) => frames).find(({ id }) => id === slot);
+  if (!body || !frame || !body.bays.some(({ id }) => id === to)) return design;
+  return withBody(design, body.id, (now) => ({
+    ...now,
+    bays: now.bays.map((bay) => {
+      const rest = bay.frames.filter(({ id }) => id !== slot);
+      return bay.id === to
+        ? { ...bay, frames: [...rest.slice(0, place), frame, ...rest.slice(place)] }
+        : { ...bay, frames: rest };
+    }),
+  }));
 }

@@ -40,22 +40,27 @@ export function fitVerdict(slack_mm: number): FitVerdict {
  */
 export function fit(question: FitQuestion): FitAnswer {
   refuse(fitProblems(question));
-  const { insideWidth_mm, frames, pitch_mm } = question;
+  const { insideWidth_mm, frames } = question;
   const dividers = placedDividers(question);
   const compartments = frames.map((count, index) => {
     const left = dividers[index - 1];
     const start = left ? left.at_mm + left.thickness_mm : 0;
     const width_mm = (dividers[index]?.at_mm ?? insideWidth_mm) - start;
-    const slack_mm = width_mm - framesWidth(count, question);
-    return {
-      width_mm,
-      frames: count,
-      slack_mm,
-      verdict: fitVerdict(slack_mm),
-      oneMoreFits: !below(slack_mm - pitch_mm, ROOM_TO_LIFT_MM),
-    };
+    return fitOf(width_mm, count, question);
   });
   return { compartments, dividers };
+}
+
+/** The fit of `count` frames in a compartment so wide. */
+export function fitOf(width_mm: number, count: number, spacing: Spacing): FitAnswer['compartments'][number] {
+  const slack_mm = width_mm - framesWidth(count, spacing);
+  return {
+    width_mm,
+    frames: count,
+    slack_mm,
+    verdict: fitVerdict(slack_mm),
+    oneMoreFits: !below(slack_mm - spacing.pitch_mm, ROOM_TO_LIFT_MM),
+  };
 }
 
 function placedDividers(question: FitQuestion): FitAnswer['dividers'] {

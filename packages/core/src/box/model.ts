@@ -1,175 +1,190 @@
-import type { DesignContent, Entrance, FitAnswer, FitQuestion, Problem } from '@yellow-cell/contract';
+import type { Bay, DesignContent, Entrance, FitAnswer, ReachQuestion } from '@yellow-cell/contract';
+import { type Block, lengthOf, type Span } from '../geometry/block.ts';
 import { refuse } from '../problems.ts';
-import { fit, fitProblems } from './fit.ts';
+import { placesIn } from './columns.ts';
+import { designProblems } from './designProblems.ts';
+import { type Drift, driftOf } from './drift.ts';
+import { fitOf } from './fit.ts';
+import { gap } from './gap.ts';
+import { type Gap, gapsOf } from './gaps.ts';
+import { type Measures, measuresOf } from './measures.ts';
+import { type Passage, passagesOf } from './passages.ts';
+import { type FrameSolid, type PlacedOpening, type Solids, solidsOf } from './solids.ts';
+import { framedGroups, type Space, spacesOf, spacesServed } from './spaces.ts';
+import { openStrips, type Stack, stackOf } from './stack.ts';
 
-/** An axis-aligned solid, in mm on the design's axes. */
-export interface Solid {
-  id: string;
-  x: readonly [number, number];
-  y: readonly [number, number];
-  z: readonly [number, number];
+/** An opening through a wall and the spaces it comes out in. */
+export interface ServedOpening extends PlacedOpening {
+  serves: readonly { space: string; clear_mm: number }[];
 }
-export interface FrameSolid extends Solid {
-  /** Ends of the top bar with its lugs, along y. */
-  bar: readonly [number, number];
-}
-export interface BoardSolid extends Solid {
-  groove: string;
-  kind: DesignContent['boards'][number]['kind'];
-}
-/** A space for frames between two neighbouring boundaries: the bays between the boards that stand. */
+export const isEntrance = (opening: ServedOpening): opening is ServedOpening & { opening: Entrance } =>
+  'state' in opening.opening;
+
+/** A space for frames between two neighbouring boundaries, over all the bodies that it opens through. */
 export interface Compartment {
+  name: string;
   bays: readonly string[];
-  x: readonly [number, number];
+  spaces: readonly string[];
+  /** In its lowest body. */
+  x: Span;
+  block: Block;
+  use: Bay['use'];
   frames: readonly FrameSolid[];
-  entrances: readonly Entrance[];
-  fit: FitAnswer['compartments'][number];
+  entrances: readonly (ServedOpening & { opening: Entrance })[];
+  /** Of each column, from the left and from below. */
+  fits: readonly (FitAnswer['compartments'][number] & { space: string })[];
+  measures: Measures;
 }
 /** What a design is in space. Drawing, checks and all later models read this, never the parameters. */
-export interface BoxModel {
-  inside: { width: number; length: number; depth: number };
-  wall: number;
-  walls: readonly Solid[];
-  boards: readonly BoardSolid[];
+export interface BoxModel extends Solids {
+  stack: Stack;
+  spaces: readonly Space[];
+  passages: readonly Passage[];
+  gaps: readonly Gap[];
+  openings: readonly ServedOpening[];
   compartments: readonly Compartment[];
+  drifts: readonly Drift[];
+  openStrips: readonly Block[];
 }
+
+const derived = new WeakMap<DesignContent, BoxModel>();
 
 /** Derives the box from its design with all its boards standing. Throws `ProblemsError` where the design cannot be. */
 export function deriveBox(design: DesignContent): BoxModel {
+  const known = derived.get(design);
+  if (known) return known;
   refuse(designProblems(design));
-  const { insideWidth, insideLength, depth, wall } = design;
-  const inside = { width: insideWidth.mm, length: insideLength.mm, depth: depth.mm };
-  const answer = fit(fitQuestionOf(design));
-  const boards = standingBoards(design).map(
-    (board, index): BoardSolid => ({
-      id: board.id,
-      groove: board.groove,
-      kind: board.kind,
-      x: span(answer.dividers[index]?.at_mm ?? 0, board.thickness.mm),
-      y: [0, inside.length],
-      z: [0, inside.depth],
+  const stack = stackOf(design);
+  const solids = solidsOf(design, stack);
+  const spaces = spacesOf(design, stack);
+  const passages = passagesOf(stack, spaces, solids);
+  const openings = solids.openings.map(
+    (opening): ServedOpening => ({
+      ...opening,
+      serves: spacesServed(spaces, opening, opening.body, opening.opening.side).map(({ space, clear }) => ({
+        space: space.id,
+        clear_mm: clear,
+      })),
     }),
   );
-  const groups = compartmentBays(design);
-  const compartments = groups.map((bays, index): Compartment => {
-    const x = [boards[index - 1]?.x[1] ?? 0, boards[index]?.x[0] ?? inside.width] as const;
-    const ids = bays.map(({ id }) => id);
+  const compartments = compartmentsIn(stack, spaces, passages, solids.frames, openings);
+  const model: BoxModel = {
+    ...solids,
+    stack,
+    spaces,
+    passages,
+    gaps: gapsOf(design, stack, spaces, solids),
+    openings,
+    compartments,
+    drifts: driftsIn(compartments),
+    openStrips: openStrips(stack),
+  };
+  derived.set(design, model);
+  return model;
+}
+
+function compartmentsIn(
+  stack: Stack,
+  spaces: readonly Space[],
+  passages: readonly Passage[],
+  frames: readonly FrameSolid[],
+  openings: readonly ServedOpening[],
+): Compartment[] {
+  const framed = stack.bodies.flatMap(({ body }) =>
+    framedGroups(body)
+      .map((bays) =>
+        spaces.filter(
+          (space) =>
+            space.kind === 'frames' && space.bays.some(({ id }) => bays.some((bay) => bay.id === id)),
+        ),
+      )
+      .filter((group) => group.length > 0),
+  );
+  return joinedStoreys(framed, passages).map((group): Compartment => {
+    const ids = group.map(({ id }) => id);
+    const bays = group.flatMap((space) => space.bays);
+    const own = frames.filter(({ bay }) => bays.some(({ id }) => id === bay));
+    const lowest = Math.min(...group.map(({ block }) => block.z[0]));
+    const low = group.filter(({ block }) => block.z[0] === lowest);
+    const x: Span = [
+      Math.min(...low.map(({ block }) => block.x[0])),
+      Math.max(...low.map(({ block }) => block.x[1])),
+    ];
     return {
-      bays: ids,
+      name: group[0]?.name ?? '',
+      bays: bays.map(({ id }) => id),
+      spaces: ids,
       x,
-      frames: placeFrames(
-        design,
-        bays.flatMap(({ frames }) => frames),
-        x,
-      ),
-      entrances: design.entrances.filter(({ bay }) => ids.includes(bay)),
-      fit: answer.compartments[index] as FitAnswer['compartments'][number],
+      block: { ...(low[0]?.block ?? { y: [0, 0], z: [0, 0] }), x },
+      use: bays.find(({ use }) => use !== 'nothing')?.use ?? 'nothing',
+      frames: own,
+      entrances: openings
+        .filter(isEntrance)
+        .filter(({ serves }) =>
+          serves.some(({ space, clear_mm }) => ids.includes(space) && letsBeesIn(clear_mm)),
+        ),
+      fits: group.map(fitOfSpace),
+      measures: measuresOf(group, own),
     };
   });
-  return { inside, wall: wall.mm, walls: wallSolids(inside, wall.mm), boards, compartments };
 }
 
-/** The same question that a shell or another program would ask of `fit`. */
-export function fitQuestionOf(design: DesignContent): FitQuestion {
-  const { format } = design;
+const letsBeesIn = (clear_mm: number): boolean => gap({ gap_mm: clear_mm }).passes.includes('worker');
+
+function fitOfSpace(space: Space): Compartment['fits'][number] {
+  const format = space.bays[0]?.format ?? space.body?.body.format;
+  const spacing = format ?? { pitch_mm: 1 };
+  return { space: space.id, ...fitOf(lengthOf(space.block.x), placesIn(space.bays), spacing) };
+}
+
+/** Rooms one above another with nothing between them are one compartment; with a sheet or an excluder they are two. */
+function joinedStoreys(groups: Space[][], passages: readonly Passage[]): Space[][] {
+  const joined: Space[][] = [];
+  for (const group of groups) {
+    const under = joined.find((lower) =>
+      passages.some(
+        ({ reason, between, gap_mm }) =>
+          reason === 'joint' &&
+          gap({ gap_mm }).passes.includes('queen') &&
+          lower.some(({ id }) => between.includes(id)) &&
+          group.some(({ id }) => between.includes(id)),
+      ),
+    );
+    if (under) under.push(...group);
+    else joined.push([...group]);
+  }
+  return joined;
+}
+
+function driftsIn(compartments: readonly Compartment[]): Drift[] {
+  return compartments.flatMap((a, index) =>
+    compartments
+      .slice(index + 1)
+      .flatMap((b) =>
+        a.entrances.flatMap((one) =>
+          b.entrances.filter(({ id }) => id !== one.id).map((other) => driftOf(one, other)),
+        ),
+      ),
+  );
+}
+
+/** Bays grouped into compartments, in order. */
+export function compartmentBays(design: DesignContent): readonly (readonly string[])[] {
+  return deriveBox(design).compartments.map(({ bays }) => bays);
+}
+
+/** What `reach` is asked about a box, with those in it. */
+export function reachQuestionOf(
+  { spaces, passages, openings }: BoxModel,
+  occupants: ReachQuestion['occupants'],
+): ReachQuestion {
   return {
-    insideWidth_mm: design.insideWidth.mm,
-    pitch_mm: format.pitch_mm,
-    frames: compartmentBays(design).map((bays) =>
-      bays.reduce((count, { frames }) => count + frames.length, 0),
-    ),
-    dividers: standingBoards(design).map(({ thickness, groove }) => ({
-      thickness_mm: thickness.mm,
-      at_mm: design.grooves.find(({ id }) => id === groove)?.at.mm ?? 0,
-    })),
-    ...(format.hung ? { hung: true, barWidth_mm: format.barWidth_mm } : {}),
+    spaces: spaces.map(({ id }) => id),
+    passages: passages.map(({ between, gap_mm }) => ({ between: [between[0], between[1]], gap_mm })),
+    occupants,
+    entrances: openings.filter(isEntrance).flatMap(({ opening, serves }) => {
+      const to = serves.filter(({ clear_mm }) => letsBeesIn(clear_mm)).map(({ space }) => space);
+      return to.length === 0 ? [] : [{ to, state: opening.state }];
+    }),
   };
 }
-
-/** Bays grouped into compartments: a groove without a board joins its neighbours. */
-export function compartmentBays(design: DesignContent): DesignContent['bays'][] {
-  const closed = new Set(design.boards.map(({ groove }) => groove));
-  const groups: DesignContent['bays'][] = [];
-  design.bays.forEach((bay, index) => {
-    const groove = design.grooves[index - 1];
-    const current = groups.at(-1);
-    if (current && groove && !closed.has(groove.id)) current.push(bay);
-    else groups.push([bay]);
-  });
-  return groups;
-}
-
-function standingBoards(design: DesignContent): DesignContent['boards'] {
-  return design.grooves.flatMap((groove) => design.boards.filter((board) => board.groove === groove.id));
-}
-
-/** Everything that keeps a design from being built as data: parts that name missing parts, boards that overlap. */
-export function designProblems(design: DesignContent): Problem[] {
-  const problems: Problem[] = [];
-  const say = (path: string, sentence: string, value?: unknown) => problems.push({ path, sentence, value });
-  const ids = [...design.grooves, ...design.boards, ...design.bays, ...design.entrances]
-    .map(({ id }) => id)
-    .concat(design.bays.flatMap(({ frames }) => frames));
-  const twice = ids.find((id, index) => ids.indexOf(id) !== index);
-  if (twice) say('', `The part id ${twice} is used twice.`, twice);
-  if (design.bays.length !== design.grooves.length + 1) {
-    say(
-      'bays',
-      `${design.grooves.length} grooves make ${design.grooves.length + 1} bays, not ${design.bays.length}.`,
-    );
-  }
-  design.boards.forEach((board, index) => {
-    if (!design.grooves.some(({ id }) => id === board.groove))
-      say(`boards.${index}.groove`, 'The divider stands in no groove.', board.groove);
-    if (design.boards.findIndex(({ groove }) => groove === board.groove) !== index) {
-      say(`boards.${index}.groove`, 'Two dividers stand in one groove.', board.groove);
-    }
-  });
-  design.entrances.forEach((entrance, index) => {
-    if (!design.bays.some(({ id }) => id === entrance.bay))
-      say(`entrances.${index}.bay`, 'The entrance opens into no bay.', entrance.bay);
-  });
-  if (problems.length > 0) return problems;
-  return fitProblems(fitQuestionOf(design)).map((problem) => ({
-    ...problem,
-    path: designPath(design, problem.path),
-  }));
-}
-
-/** The place in the design of a problem that `fit` named in its own question. */
-function designPath(design: DesignContent, path: string): string {
-  const board = standingBoards(design)[Number(/^dividers\.(\d+)\./.exec(path)?.[1])];
-  const groove = design.grooves.findIndex(({ id }) => id === board?.groove);
-  return groove === -1 ? path : `grooves.${groove}.at`;
-}
-
-function wallSolids({ width, length, depth }: BoxModel['inside'], wall: number): Solid[] {
-  const z = [0, depth] as const;
-  return [
-    { id: 'front', x: [-wall, width + wall], y: [-wall, 0], z },
-    { id: 'back', x: [-wall, width + wall], y: [length, length + wall], z },
-    { id: 'left', x: [-wall, 0], y: [0, length], z },
-    { id: 'right', x: [width, width + wall], y: [0, length], z },
-  ];
-}
-
-/** Frames stand at their pitch, set to the middle of their compartment, along the cavity. */
-function placeFrames(
-  { format, insideLength, depth }: DesignContent,
-  slots: readonly string[],
-  x: readonly [number, number],
-): FrameSolid[] {
-  const middle = (x[0] + x[1]) / 2;
-  const centre = insideLength.mm / 2;
-  const top = depth.mm;
-  return slots.map((id, index) => ({
-    id,
-    x: around(middle + (index - (slots.length - 1) / 2) * format.pitch_mm, format.barWidth_mm),
-    y: around(centre, format.bodyLength_mm),
-    bar: around(centre, format.topBar_mm),
-    z: [Math.max(0, top - format.depth_mm), top],
-  }));
-}
-
-const span = (start: number, size: number): [number, number] => [start, start + size];
-const around = (centre: number, size: number): [number, number] => [centre - size / 2, centre + size / 2];

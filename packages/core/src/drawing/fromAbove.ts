@@ -1,103 +1,111 @@
 import type { BoxModel } from '../box/model.ts';
+import { type FrameSolid, type PlacedBoard, rebatesOf, windowOf } from '../box/solids.ts';
+import type { PlacedBody } from '../box/stack.ts';
+import type { Block, Span } from '../geometry/block.ts';
+import { type DimensionShape, type Drawing, type RectRole, type RectShape, rect } from './shapes.ts';
 
-/**
- * A box seen from above as plain shapes, once for screen, SVG, DXF and PDF alike. Coordinates in mm on the
- * design's axes (x across the frames, y to the back); whoever shows them may turn the sheet.
- */
-export type RectRole = 'wall' | 'compartment' | 'divider' | 'frame' | 'lug' | 'entrance';
-export interface RectShape {
-  role: RectRole;
-  /** Id of the part, or of the first bay for a compartment. */
-  id: string;
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-}
-/** A measured distance along x or y between two points, drawn on a line `row` steps outside the body on a side. */
-export interface DimensionShape {
-  role: 'dimension';
-  id: string;
-  axis: 'x' | 'y';
-  from: number;
-  to: number;
-  row: number;
-}
-export interface Drawing {
-  /** Outside of the body: [least, greatest] of each axis. */
-  x: readonly [number, number];
-  y: readonly [number, number];
-  rects: readonly RectShape[];
-  dimensions: readonly DimensionShape[];
-}
-
-export function boxFromAbove(model: BoxModel): Drawing {
-  const { inside, wall, walls, boards, compartments } = model;
-  const rects: RectShape[] = [
-    ...walls.map((solid) => rect('wall', solid.id, solid.x, solid.y)),
-    ...compartments.map(({ bays, x }) => rect('compartment', bays[0] ?? '', x, [0, inside.length])),
-    ...compartments.flatMap(({ frames }) =>
-      frames.flatMap(({ id, x, y, bar }) => [
-        rect('lug', id, narrower(x, LUG_SHARE), [bar[0], y[0]]),
-        rect('lug', id, narrower(x, LUG_SHARE), [y[1], bar[1]]),
-        rect('frame', id, x, y),
-      ]),
-    ),
-    ...boards.map(({ id, x, y }) => rect('divider', id, x, y)),
-    ...compartments.flatMap(({ entrances }) => entrances.map((entrance) => entranceRect(entrance, model))),
-  ];
+/** One level of a box from above, with all bodies that stand side by side on it. By default the level of the lowest frames. */
+export function boxFromAbove(model: BoxModel, bodyId?: string): Drawing {
+  const { bodies } = model.stack;
+  const framed = bodies.find(({ body }) => body.bays.some(({ frames }) => frames.length > 0));
+  const chosen = bodies.find(({ body }) => body.id === bodyId) ?? framed ?? bodies[0];
+  if (!chosen) throw new Error('A stack without a body.');
+  const level = bodies.filter(({ z }) => z[0] === chosen.z[0]);
   return {
-    x: [-wall, inside.width + wall],
-    y: [-wall, inside.length + wall],
-    rects,
-    dimensions: [
-      ...compartments.map(
-        ({ bays, x }): DimensionShape => ({
-          role: 'dimension',
-          id: bays[0] ?? '',
-          axis: 'x',
-          from: x[0],
-          to: x[1],
-          row: 1,
-        }),
-      ),
-      { role: 'dimension', id: 'insideWidth', axis: 'x', from: 0, to: inside.width, row: 2 },
-      { role: 'dimension', id: 'insideLength', axis: 'y', from: 0, to: inside.length, row: 1 },
-    ],
+    view: 'above',
+    x: boundsOf(level.map(({ outside }) => outside.x)),
+    y: boundsOf(level.map(({ outside }) => outside.y)),
+    rects: level.flatMap((placed) => bodyRects(placed, model)),
+    dimensions: dimensionsOf(chosen, model),
   };
+}
+
+const boundsOf = (spans: readonly Span[]): Span => [
+  Math.min(...spans.map(([from]) => from)),
+  Math.max(...spans.map(([, to]) => to)),
+];
+
+function bodyRects(placed: PlacedBody, model: BoxModel): RectShape[] {
+  const { body } = placed;
+  const isOwn = ({ body: of }: { body?: PlacedBody }) => of?.body.id === body.id;
+  const spaces = model.spaces.filter((space) => isOwn(space) && space.column);
+  const bays = new Set(body.bays.map(({ id }) => id));
+  return [
+    ...wallRects(placed),
+    ...spaces.map(({ id, kind, block }) =>
+      rect(kind === 'void' ? 'void' : 'compartment', id, block.x, block.y),
+    ),
+    ...rebatesOf(placed).map(({ x, y }) => rect('ledge', body.id, x, y)),
+    ...model.solids
+      .filter(({ id, kind }) => id === body.id && kind === 'cheek')
+      .map(({ id, x, y }) => rect('cheek', id, x, y)),
+    ...model.frames.filter(({ bay }) => bays.has(bay)).flatMap(frameRects),
+    ...model.boards.filter(isOwn).flatMap(boardRects),
+    ...model.openings
+      .filter(isOwn)
+      .map((opening) =>
+        rect('state' in opening.opening ? 'entrance' : 'vent', opening.id, opening.x, opening.y),
+      ),
+  ];
+}
+
+function wallRects({ body, inside, outside }: PlacedBody): RectShape[] {
+  const role = (side: (typeof body.glass)[number]): RectRole =>
+    body.glass.includes(side) ? 'glass' : 'wall';
+  return [
+    rect(role('front'), 'front', outside.x, [outside.y[0], inside.y[0]]),
+    rect(role('back'), 'back', outside.x, [inside.y[1], outside.y[1]]),
+    rect(role('left'), 'left', [outside.x[0], inside.x[0]], inside.y),
+    rect(role('right'), 'right', [inside.x[1], outside.x[1]], inside.y),
+  ];
 }
 
 /** A lug is about this share of the bar's width. */
 const LUG_SHARE = 0.5;
 
-function entranceRect(
-  entrance: BoxModel['compartments'][number]['entrances'][number],
-  { inside, wall }: BoxModel,
-): RectShape {
-  const half = entrance.diameter.mm / 2;
-  const across = [entrance.along.mm - half, entrance.along.mm + half] as const;
-  const through = {
-    front: [-wall, 0],
-    back: [inside.length, inside.length + wall],
-    left: [-wall, 0],
-    right: [inside.width, inside.width + wall],
-  } as const;
-  const vertical = entrance.side === 'front' || entrance.side === 'back';
-  return vertical
-    ? rect('entrance', entrance.id, across, through[entrance.side])
-    : rect('entrance', entrance.id, through[entrance.side], across);
+function frameRects({ id, x, y, bar }: FrameSolid): RectShape[] {
+  const lug = narrower(x, LUG_SHARE);
+  return [
+    rect('lug', id, lug, [bar[0], y[0]]),
+    rect('lug', id, lug, [y[1], bar[1]]),
+    rect('frame', id, x, y),
+  ];
 }
 
-function narrower([from, to]: readonly [number, number], share: number): [number, number] {
-  const cut = ((to - from) * (1 - share)) / 2;
-  return [from + cut, to - cut];
+/** What a board is drawn as, by its kind. */
+export function boardRole({ board }: PlacedBoard): RectRole {
+  if (board.kind === 'follower' || board.kind === 'dummy') return 'follower';
+  return board.slot !== null && !board.window ? 'sieve' : 'divider';
 }
 
-function rect(
-  role: RectRole,
-  id: string,
-  x: readonly [number, number],
-  y: readonly [number, number],
-): RectShape {
-  return { role, id, x: x[0], y: y[0], width: x[1] - x[0], height: y[1] - y[0] };
+function boardRects(placed: PlacedBoard): RectShape[] {
+  const { board, body, x, y } = placed;
+  const ears = board.ears ? rebatesOf(body) : [];
+  const from = Math.min(y[0], ...ears.map((ear: Block) => ear.y[0]));
+  const to = Math.max(y[1], ...ears.map((ear: Block) => ear.y[1]));
+  const whole = rect(boardRole(placed), board.id, x, [from, to]);
+  return board.window ? [whole, rect('sieve', board.id, x, windowOf(board, placed).y)] : [whole];
+}
+
+function dimensionsOf(placed: PlacedBody, { spaces }: BoxModel): DimensionShape[] {
+  const { body, inside } = placed;
+  const dimension = (id: string, axis: 'x' | 'y', [from, to]: Span, row: number): DimensionShape => ({
+    role: 'dimension',
+    id,
+    axis,
+    from,
+    to,
+    row,
+  });
+  const own = spaces.filter((space) => space.column && space.body?.body.id === body.id);
+  return [
+    ...(own.length > 1 ? own.map(({ id, block }) => dimension(id, 'x', block.x, 1)) : []),
+    dimension('insideWidth', 'x', inside.x, own.length > 1 ? 2 : 1),
+    dimension('insideLength', 'y', inside.y, 1),
+  ];
+}
+
+function narrower([from, to]: Span, share: number): Span {
+  const inset = ((to - from) * (1 - share)) / 2;
+  return [from + inset, to - inset];
 }

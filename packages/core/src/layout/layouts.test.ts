@@ -75,6 +75,17 @@ describe('the layouts of a body', () => {
     );
   });
 
+  it('give no compartment without width', () => {
+    const exact = {
+      ...tenFrame,
+      insideWidth_mm: 2 * 34.9 + 19,
+      thicknesses_mm: [19],
+      framesEach: { min: 0, max: 2 },
+      slack_mm: { min: 0, max: 0 },
+    };
+    expect(told({ ...exact, compartments: { min: 2, max: 2 } })).toEqual(['19 1/1']);
+  });
+
   it('come best first, each with its score and its reason', () => {
     const { layouts: list } = layouts(tenFrame);
     list.slice(1).forEach(({ score }, index) => {

@@ -13,10 +13,15 @@ const MOST_LAYOUTS = 200_000;
  * Throws `ProblemsError`.
  */
 export function layouts(question: LayoutsQuestion): LayoutsAnswer {
+  return { layouts: [...layoutGroups(question)].flat().sort(byScore) };
+}
+
+/** The same as it is found, one group for each thickness and number of compartments, so that a screen can show the first at once. */
+export function* layoutGroups(question: LayoutsQuestion): Generator<Layout[]> {
   refuse(layoutsProblems(question));
-  const found: Layout[] = [];
   for (const thickness_mm of distinct(question.thicknesses_mm)) {
     for (let count = question.compartments.min; count <= question.compartments.max; count++) {
+      const found: Layout[] = [];
       for (const sum of sumsThatFit(question, thickness_mm, count)) {
         const { slack_mm } = sum;
         const score = scorerFor({ ...question, thickness_mm }, slack_mm);
@@ -25,9 +30,9 @@ export function layouts(question: LayoutsQuestion): LayoutsAnswer {
             found.push({ thickness_mm, frames: [...frames], slack_mm, ...score(frames) });
         });
       }
+      yield found;
     }
   }
-  return { layouts: found.sort(byScore) };
 }
 
 /** Better first; then the thinner divider, then the frames that read larger, so that the order never depends on chance. */
@@ -66,6 +71,7 @@ function sumsThatFit(
     const filled = count - empty;
     for (let frames = filled * Math.max(1, framesEach.min); frames <= filled * framesEach.max; frames++) {
       const slack_mm = slackOf(question, thickness_mm, count, { frames, empty });
+      if (empty > 0 && !above(slack_mm, 0)) continue; // an empty compartment would have no width
       if (!below(slack_mm, bounds.min) && !above(slack_mm, bounds.max))
         found.push({ frames, empty, slack_mm });
     }

@@ -1,5 +1,5 @@
 import type { DesignContent, Status } from '@yellow-cell/contract';
-import { compartmentBays } from '../box/model.ts';
+import { deriveBox } from '../box/model.ts';
 import { compartmentNames } from '../box/names.ts';
 import type { Day } from '../calendar/days.ts';
 import type { Attempt, BoxState, Colony, Designs, YardState } from './state.ts';
@@ -24,11 +24,13 @@ export function designOf(designs: Designs, box: BoxState): DesignContent | undef
 export function compartmentsOf(state: YardState, designs: Designs, box: BoxState): StandingCompartment[] {
   const design = designOf(designs, box);
   if (!design) return [];
-  const groups = compartmentBays(design);
-  const names = compartmentNames(groups.length, box.place?.bearing_deg);
+  const { compartments } = deriveBox(design);
+  const oneLevel = compartments.every(({ block }) => block.z[0] === compartments[0]?.block.z[0]);
+  const names = oneLevel
+    ? compartmentNames(compartments.length, box.place?.bearing_deg)
+    : compartments.map(({ name }) => name);
   const here = [...state.colonies.values()].filter((colony) => colony.box === box.id);
-  return groups.map((bays, position) => {
-    const ids = bays.map(({ id }) => id);
+  return compartments.map(({ bays: ids, frames }, position) => {
     const of = here.filter((colony) => colony.bays.some((bay) => ids.includes(bay)));
     const living = of.find(({ ended }) => !ended);
     const last = of.at(-1);
@@ -37,7 +39,7 @@ export function compartmentsOf(state: YardState, designs: Designs, box: BoxState
       position,
       name: names[position] ?? '',
       bays: ids,
-      frames: bays.reduce((count, { frames }) => count + frames.length, 0),
+      frames: frames.length,
       status: living?.status ?? 'empty',
       since: living?.since ?? last?.ended?.on ?? null,
       ...(living ? { colony: living } : {}),

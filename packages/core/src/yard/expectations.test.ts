@@ -13,7 +13,7 @@ import {
 import { fold } from './fold.ts';
 import { outcomeOf, verdictOn } from './outcome.ts';
 import type { Attempt, YardState } from './state.ts';
-import { begun, known, OF, told, weatherOf, YARD } from './story.test.kit.ts';
+import { bays, begun, known, OF, told, weatherOf, YARD } from './story.test.kit.ts';
 
 const CELL = '2026-05-10';
 const day = (count: number) => plusDays(CELL, count);
@@ -94,7 +94,7 @@ describe('what is expected', () => {
     const other = { box: 'box-1', colony: 'colony-2' };
     const stocked = told('stocked', day(1), {
       ...other,
-      bays: [known.designs.get('design-1')?.versions[0]?.content.bays[1]?.id ?? ''],
+      bays: [bays[1] ?? ''],
       frames: { sealedBrood: 1, stores: 0, drawn: 0 },
       shakes: 0,
       openBrood: false,

@@ -1,4 +1,5 @@
 import type { Design, Entry, EntryOf, EventKind, LogEvent, WeatherDay } from '@yellow-cell/contract';
+import { bayIdsOf } from '../box/stack.ts';
 import { standardDesign } from '../box/standardDesign.ts';
 import { type Day, instantOf, plusDays } from '../calendar/days.ts';
 import type { Known } from './state.ts';
@@ -19,7 +20,7 @@ export function threeWayDesign(): Design {
 }
 
 export const known: Known = { designs: new Map([[DESIGN, threeWayDesign()]]), yards: new Set([YARD]) };
-export const bays: readonly string[] = threeWayDesign().versions[0]?.content.bays.map(({ id }) => id) ?? [];
+export const bays: readonly string[] = threeWayDesign().versions.flatMap(({ content }) => bayIdsOf(content));
 
 let count = 0;
 

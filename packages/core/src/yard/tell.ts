@@ -1,4 +1,5 @@
 import type { Entry, EventKind, WeatherDay } from '@yellow-cell/contract';
+import { bayIdsOf } from '../box/stack.ts';
 import { type Day, daysBetween } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
 import type { Constants } from '../constants.ts';
@@ -210,7 +211,7 @@ function standingBox(boxes: ReadonlyMap<string, BoxState>, id: string, on: Day):
 
 function baysOf({ known }: Telling, box: BoxState): string[] {
   const version = known.designs.get(box.design)?.versions.find(({ number }) => number === box.version);
-  return version?.content.bays.map(({ id }) => id) ?? [];
+  return version ? bayIdsOf(version.content) : [];
 }
 
 /** The living colony that an entry is about and the status it would have after, or why the entry cannot be. */

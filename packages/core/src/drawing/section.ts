@@ -1,0 +1,62 @@
+import type { BoxModel } from '../box/model.ts';
+import type { Solid } from '../box/solids.ts';
+import type { Block, Span } from '../geometry/block.ts';
+import { type Drawing, type RectRole, type RectShape, rect } from './shapes.ts';
+
+const ROLE: Readonly<Record<Solid['kind'], RectRole>> = {
+  floor: 'floor',
+  rim: 'rim',
+  wall: 'wall',
+  glass: 'glass',
+  cheek: 'cheek',
+  board: 'divider',
+  sieve: 'sieve',
+  sheet: 'sheet',
+  roof: 'roof',
+  plug: 'hole',
+};
+
+/**
+ * A box cut open: `across` the frames at a place along them (y), seen from the front, or `along` them at a place
+ * across (x), seen from the right with the front at the left. x to the right, y up. By default through the middle.
+ */
+export function boxInSection(model: BoxModel, view: 'across' | 'along', at?: number): Drawing {
+  const { stack, solids, spaces, frames, boards } = model;
+  const outside = view === 'across' ? stack.foot.y : stack.foot.x;
+  const plane = at ?? (outside[0] + outside[1]) / 2;
+  const isCut = (block: Block) => holds(view === 'across' ? block.y : block.x, plane);
+  const u = (block: Block): Span => (view === 'across' ? block.x : block.y);
+  const kindOf = new Map(boards.map(({ board }) => [board.id, board.kind]));
+  const role = ({ id, kind }: Solid): RectRole => {
+    const board = kindOf.get(id);
+    return kind === 'board' && (board === 'follower' || board === 'dummy') ? 'follower' : ROLE[kind];
+  };
+  const rects: RectShape[] = [
+    ...spaces
+      .filter(({ block }) => isCut(block))
+      .map(({ id, kind, block }) => rect(kind === 'frames' ? 'compartment' : 'void', id, u(block), block.z)),
+    ...frames
+      .filter((frame) => isCut({ ...frame, y: frame.bar }))
+      .flatMap((frame) =>
+        view === 'across'
+          ? [rect('frame', frame.id, frame.x, frame.z)]
+          : [
+              rect('lug', frame.id, frame.bar, [frame.z[1] - BAR_MM, frame.z[1]]),
+              rect('frame', frame.id, frame.y, frame.z),
+            ],
+      ),
+    ...solids.filter(isCut).map((solid) => rect(role(solid), solid.id, u(solid), solid.z)),
+  ];
+  const all = [stack.foot, stack.head].map(({ x, y }) => (view === 'across' ? x : y));
+  return {
+    view,
+    x: [Math.min(...all.map(([from]) => from)), Math.max(...all.map(([, to]) => to))],
+    y: [Math.min(0, ...solids.map(({ z }) => z[0])), Math.max(...solids.map(({ z }) => z[1]))],
+    rects,
+    dimensions: [],
+  };
+}
+
+/** A top bar is about as thick as its lug. */
+const BAR_MM = 9.5;
+const holds = ([from, to]: Span, plane: number): boolean => plane >= from && plane < to;
