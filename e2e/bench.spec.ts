@@ -187,6 +187,29 @@ test.describe('the bench', () => {
     await expect(reach.getByText(/Only an excluder parts a virgin/)).toBeVisible();
   });
 
+  test('shows how it breathes and what it costs to keep warm, and what each change would bring', async ({
+    page,
+  }) => {
+    await openDesign(page, /Three-way, ten-frame body/);
+    await page.getByRole('button', { name: 'Warmth', exact: true }).click();
+    const warmth = page.getByRole('complementary', { name: 'Warmth' });
+    const outside = warmth.getByLabel('Outside temperature in °C');
+    await outside.fill('-8');
+    await expect(warmth.getByText(/beside warm neighbours/).first()).toBeVisible();
+    const watts = async (name: RegExp) =>
+      Number.parseFloat(
+        (await warmth.getByRole('row', { name }).getByRole('cell').nth(1).textContent()) ?? '',
+      );
+    expect(await watts(/foam walls/)).toBeLessThan(await watts(/As drawn/));
+    await expect(warmth.getByRole('img', { name: /In spring .* kg left/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Air', exact: true }).click();
+    const air = page.getByRole('complementary', { name: 'Air' });
+    await air.getByLabel('Outside temperature in °C').fill('30');
+    await air.getByLabel(/^Bees/).selectOption({ label: 'alarmed, or shut in warm' });
+    await expect(air.getByText(/38 °C after|38 °C at once/).first()).toBeVisible();
+    await expect(air.getByText(/Shut-in bees can die/)).toBeVisible();
+  });
+
   test('lets a check stand with its reason, and keeps it with the design', async ({ page }) => {
     await openDesign(page, /Four-way, ten-frame body/);
     await expect(

@@ -57,6 +57,14 @@ const shots: readonly Shot[] = [
       await slip.getByRole('button', { name: 'Right' }).first().click();
     },
   },
+  {
+    name: 'warmth',
+    path: '/bench?on=2026-01-15',
+    before: async (page) => {
+      await design(/Three-way, ten-frame body/)(page);
+      await page.getByRole('button', { name: 'Warmth', exact: true }).click();
+    },
+  },
   { name: 'yard', path: '/yard', before: compartment('B7 Middle') },
   { name: 'yard-week-ahead', path: '/yard?on=2026-06-07', theme: 'dark' },
   { name: 'yard-list', path: '/yard', before: (page) => page.getByRole('button', { name: 'List' }).click() },

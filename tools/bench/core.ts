@@ -1,19 +1,30 @@
 import type { FitQuestion, LayoutsQuestion, LogEvent } from '@yellow-cell/contract';
 import {
+  boxPhysics,
   checkDesign,
   deriveBox,
   familyDesign,
   fit,
   fold,
+  forecastWinter,
   type Known,
   layouts,
   subjectsOf,
+  valleyWinter,
 } from '@yellow-cell/core';
 import { createDemo } from '@yellow-cell/demo';
 import { type Figure, perSecond } from './figure.ts';
 
 export function coreFigures(): Figure[] {
-  return [fitFigure(), layoutsFigure(), tenFrameFigure(), checkFigure(), foldFigure()];
+  return [
+    fitFigure(),
+    layoutsFigure(),
+    tenFrameFigure(),
+    checkFigure(),
+    physicsFigure(),
+    winterFigure(),
+    foldFigure(),
+  ];
 }
 
 const question: FitQuestion = {
@@ -135,6 +146,44 @@ function checkFigure(): Figure {
     against: 'deriving the box alone',
     holds: ours <= 100,
     wanted: 'within 100 ms, beside the page',
+  };
+}
+
+const JANUARY = {
+  outside_C: -1,
+  outside_RH: 0.85,
+  heat_Wkg: 12,
+  held_C: 15,
+  stores_kgDayPerKg: 0.11,
+  brood: false,
+};
+
+/** Air, warmth and water of a whole design, against one solution of a network of its size. */
+function physicsFigure(): Figure {
+  const design = familyDesign('fourWay');
+  const ours = 1_000 / perSecond(() => boxPhysics(design, JANUARY), 1_500, 5);
+  return {
+    what: 'air and warmth of a four-way body',
+    ours,
+    baseline: 2,
+    unit: 'ms',
+    against: 'the bound',
+    holds: ours <= 2,
+    wanted: 'within 2 ms',
+  };
+}
+
+function winterFigure(): Figure {
+  const plan = { bees_kg: 1.5, ua_WK: 1.2, stores_kg: 12, months: valleyWinter() };
+  const ours = 1_000 / perSecond(() => forecastWinter(plan), 1_000, 1);
+  return {
+    what: 'a winter, 500 runs',
+    ours,
+    baseline: 150,
+    unit: 'ms',
+    against: 'the bound',
+    holds: ours <= 150,
+    wanted: 'within 150 ms',
   };
 }
 

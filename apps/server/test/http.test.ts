@@ -152,12 +152,16 @@ describe('the server', () => {
     expect(Object.keys(paths).sort()).toEqual(
       [
         '/api/boxes',
+        '/api/compute/air',
         '/api/compute/cells',
         '/api/compute/check',
         '/api/compute/fit',
         '/api/compute/gap',
         '/api/compute/layouts',
+        '/api/compute/moisture',
         '/api/compute/reach',
+        '/api/compute/warmth',
+        '/api/compute/winter',
         '/api/design.schema.json',
         '/api/designs',
         '/api/designs/read',

@@ -1,4 +1,6 @@
 import {
+  AirAnswer,
+  AirQuestion,
   CellsAnswer,
   CellsQuestion,
   CheckAnswer,
@@ -9,11 +11,19 @@ import {
   GapQuestion,
   LayoutsAnswer,
   LayoutsQuestion,
+  MoistureAnswer,
+  MoistureQuestion,
   type Problem,
   ReachAnswer,
   ReachQuestion,
+  WarmthAnswer,
+  WarmthQuestion,
+  WinterAnswer,
+  WinterQuestion,
 } from '@yellow-cell/contract';
 import {
+  air,
+  airProblems,
   cells,
   cellsProblems,
   check,
@@ -23,8 +33,12 @@ import {
   gap,
   layouts,
   layoutsProblems,
+  moisture,
   reach,
   reachProblems,
+  warmth,
+  warmthProblems,
+  winter,
 } from '@yellow-cell/core';
 import type { z } from 'zod';
 
@@ -50,6 +64,10 @@ export const subjects = {
   },
   reach: { question: ReachQuestion, answer: ReachAnswer, problems: reachProblems, compute: reach },
   check: { question: CheckQuestion, answer: CheckAnswer, problems: checkProblems, compute: check },
+  air: { question: AirQuestion, answer: AirAnswer, problems: airProblems, compute: air },
+  warmth: { question: WarmthQuestion, answer: WarmthAnswer, problems: warmthProblems, compute: warmth },
+  winter: { question: WinterQuestion, answer: WinterAnswer, problems: noMore, compute: winter },
+  moisture: { question: MoistureQuestion, answer: MoistureAnswer, problems: noMore, compute: moisture },
   cells: { question: CellsQuestion, answer: CellsAnswer, problems: cellsProblems, compute: cells },
 } as const satisfies Record<string, SubjectDoor>;
 

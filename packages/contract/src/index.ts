@@ -4,6 +4,7 @@ export * from './design.ts';
 export * from './event.ts';
 export * from './format.ts';
 export * from './layer.ts';
+export * from './physics.ts';
 export * from './primitives.ts';
 export * from './problem.ts';
 export * from './status.ts';

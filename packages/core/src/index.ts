@@ -1,3 +1,5 @@
+export { air, airProblems } from './air/air.ts';
+export { dewPoint, moisture, saturation } from './air/moisture.ts';
 export { bayGroups, columnsOf, framesIn, placesIn } from './box/columns.ts';
 export { type CompassPoint, compassPoint, sideBearing } from './box/compass.ts';
 export { designChanges } from './box/designChanges.ts';
@@ -17,7 +19,7 @@ export {
   withSizes,
   withThickness,
 } from './box/editDesign.ts';
-export { sidesOf, withEntranceAdded, withProposedEntrances } from './box/entrances.ts';
+export { sidesOf, withEntranceAdded, withProposedEntrances, withVentAdded } from './box/entrances.ts';
 export { fit, fitProblems, fitVerdict, framesWidth } from './box/fit.ts';
 export { fitSentence, fitWord } from './box/fitSentence.ts';
 export { gap } from './box/gap.ts';
@@ -83,6 +85,24 @@ export { ProblemsError } from './problems.ts';
 export { type Random, seededRandom } from './random.ts';
 export { reach, reachProblems } from './reach/reach.ts';
 export { MM_PER_INCH, type ParsedLength, parseLength, showLength, showLengthBare } from './units/length.ts';
+export { type Arranged, arrangements } from './warmth/arrangements.ts';
+export {
+  type BoxPhysics,
+  boxPhysics,
+  type CompartmentPhysics,
+  type Conditions,
+} from './warmth/boxPhysics.ts';
+export { ABSORPTANCE, type Paint, sunAt } from './warmth/sun.ts';
+export { warmth, warmthProblems } from './warmth/warmth.ts';
+export { beesOfSeams, clusterRadius, effortWords, seamsOfBees, winter } from './winter/cluster.ts';
+export {
+  calibrate,
+  forecastWinter,
+  kgOfHeat,
+  usualSpreads,
+  valleyWinter,
+  type WinterForecast,
+} from './winter/forecast.ts';
 export { compartmentsOf, designOf, type StandingCompartment } from './yard/compartments.ts';
 export { futureProblem } from './yard/entryProblem.ts';
 export {

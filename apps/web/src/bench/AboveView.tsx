@@ -254,7 +254,7 @@ interface EntranceHandleProps extends SheetProps {
 }
 
 /** An entrance from above: an arrow and its mark outside the wall, dragged along it. */
-function EntranceHandle({ door, placing, design, onEdit, onChoose }: EntranceHandleProps) {
+function EntranceHandle({ door, placing, design, onEdit, onChoose, onDragging }: EntranceHandleProps) {
   const { opening, id, body } = door;
   const area = placing.rect(rectOf(door.x, door.y));
   const { x, y } = centreOf(area);
@@ -280,6 +280,7 @@ function EntranceHandle({ door, placing, design, onEdit, onChoose }: EntranceHan
       cursor={ends ? 'cursor-ns-resize' : 'cursor-ew-resize'}
       place={{ x: opening.along.mm, y: opening.along.mm }}
       onChoose={() => onChoose(id)}
+      onDragging={onDragging}
       onDelete={() => onEdit((content) => withoutPart(content, id))}
       onDrag={(from, moved) =>
         onEdit(

@@ -22,6 +22,7 @@ import { Stepper } from '../parts/Stepper.tsx';
 import { CheckList } from './CheckList.tsx';
 import { FormatFields, SizeFields } from './FormatFields.tsx';
 import { MeasureTable } from './MeasureTable.tsx';
+import { MoreFields } from './MoreFields.tsx';
 import { PartFields } from './PartFields.tsx';
 import { SaveDesign } from './SaveDesign.tsx';
 import { StackFields } from './StackFields.tsx';
@@ -126,6 +127,7 @@ export const BenchSlip = memo(function BenchSlip({
           </SelectField>
           <FormatFields desk={desk} body={body} />
           <SizeFields desk={desk} body={body} />
+          <MoreFields desk={desk} body={body} />
         </section>
       )}
       <SaveDesign desk={desk} saved={saved} possible={problems.length === 0} />

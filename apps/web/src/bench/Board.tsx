@@ -7,7 +7,9 @@ import { useKeys } from '../app/useKeys.ts';
 import { AboveView } from './AboveView.tsx';
 import { BenchSlip } from './BenchSlip.tsx';
 import { NUDGE_MM, NUDGE_SHIFT_MM } from './Handle.tsx';
+import { heatTone } from './heat.ts';
 import { LayoutStrip } from './LayoutStrip.tsx';
+import { PhysicsSlip } from './PhysicsSlip.tsx';
 import { ReachSlip } from './ReachSlip.tsx';
 import { SectionView } from './SectionView.tsx';
 import { SidesView } from './SidesView.tsx';
@@ -15,15 +17,20 @@ import type { SheetProps } from './sheet.ts';
 import { useBench } from './useBench.ts';
 import { useChecks } from './useChecks.ts';
 import { useDraft } from './useDraft.ts';
+import { usePhysics } from './usePhysics.ts';
 import { useReach } from './useReach.ts';
 import { useRested } from './useRested.ts';
 
-type Mode = 'box' | 'reach';
+type Mode = 'box' | 'reach' | 'air' | 'warmth';
 const MODES: readonly (readonly [Mode, string])[] = [
   ['box', 'Box'],
   ['reach', 'Who can go where'],
+  ['air', 'Air'],
+  ['warmth', 'Warmth'],
 ];
 const NOBODY: readonly string[] = [];
+/** A box turns into the layout that was chosen; the time of the transition in styles.css and a little more. */
+const MORPH_MS = 450;
 
 /** The drawing board: three linked views of one box, the slip with what is chosen and the checks, the layouts below. */
 export function Board({ id, saved }: { id: string; saved?: Design }) {
@@ -39,26 +46,44 @@ export function Board({ id, saved }: { id: string; saved?: Design }) {
   const [tool, setTool] = useState<Occupant>('queen');
   const bad = useMemo(() => badParts(checks), [checks]);
   const { edit, undo, redo } = desk;
-  const rested = useRested({ desk, bench }, design);
+  const [dragging, setDragging] = useState(false);
+  const rested = useRested({ desk, bench }, design, dragging);
+  const [morphing, setMorphing] = useState(false);
   const become = useCallback(
-    ({ frames, thickness_mm }: Layout) =>
-      edit((now) => withCompartments(now, frames, { mm: thickness_mm }, body)),
+    ({ frames, thickness_mm }: Layout) => {
+      setMorphing(true);
+      setTimeout(() => setMorphing(false), MORPH_MS);
+      edit((now) => withCompartments(now, frames, { mm: thickness_mm }, body));
+    },
     [edit, body],
   );
   const leave = () => setChosen(undefined);
   useKeys({ Escape: leave, z: () => undo?.(), y: () => redo?.() });
   const reaching = mode === 'reach';
+  const physics = usePhysics(rested.bench.design, mode === 'air' || mode === 'warmth');
+  const layer = useMemo(
+    () => (mode === 'air' || mode === 'warmth' ? { kind: mode, physics: physics.physics } : undefined),
+    [mode, physics.physics],
+  );
+  const heatOf = useMemo(() => {
+    const found = new Map(
+      physics.physics.spaces.map(({ id: space, inside_C }) => [space, heatTone(inside_C)]),
+    );
+    return (space: string) => found.get(space);
+  }, [physics.physics]);
   const sheet: SheetProps = {
     design,
     model,
     resting: rested.bench.model,
+    onDragging: setDragging,
     body,
     chosen,
     onChoose: setChosen,
     onEdit: edit,
     pointed,
-    bad: reaching ? NONE : bad,
-    tintOf: reaching ? reach.tintOf : undefined,
+    bad: mode === 'box' ? bad : NONE,
+    tintOf: reaching ? reach.tintOf : mode === 'warmth' ? heatOf : undefined,
+    layer,
     onPressSpace: reaching ? (space) => reach.put(space, tool) : undefined,
   };
   const bodies = bodiesOf(design);
@@ -136,7 +161,7 @@ export function Board({ id, saved }: { id: string; saved?: Design }) {
           </div>
         </div>
         <div
-          className={`grid min-h-0 flex-1 lg:grid-cols-[1.28fr_1fr] lg:grid-rows-[minmax(0,1fr)_8rem] ${problems.length > 0 ? 'opacity-50' : ''}`}
+          className={`grid min-h-0 flex-1 lg:grid-cols-[1.28fr_1fr] lg:grid-rows-[minmax(0,1fr)_8rem] ${problems.length > 0 ? 'opacity-50' : ''} ${morphing ? 'morphing' : ''}`}
         >
           <AboveView {...sheet} />
           <SectionView {...sheet} />
@@ -148,6 +173,8 @@ export function Board({ id, saved }: { id: string; saved?: Design }) {
       </div>
       {reaching ? (
         <ReachSlip model={model} reach={reach} tool={tool} onTool={setTool} onPoint={setPointed} />
+      ) : layer ? (
+        <PhysicsSlip kind={layer.kind} design={rested.bench.design} desk={physics} />
       ) : (
         <BenchSlip
           desk={rested.desk}

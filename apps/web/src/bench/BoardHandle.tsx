@@ -5,7 +5,7 @@ import { Handle } from './Handle.tsx';
 import type { SheetProps } from './sheet.ts';
 import { snapBoard, withSnapped } from './snap.ts';
 
-interface BoardHandleProps extends Pick<SheetProps, 'design' | 'onEdit' | 'onChoose'> {
+interface BoardHandleProps extends Pick<SheetProps, 'design' | 'onEdit' | 'onChoose' | 'onDragging'> {
   board: BoxModel['boards'][number];
   number: number;
   area: SheetRect;
@@ -24,6 +24,7 @@ export function BoardHandle({
   design,
   onEdit,
   onChoose,
+  onDragging,
 }: BoardHandleProps) {
   const [caught, setCaught] = useState<string>();
   const { id } = board.board;
@@ -44,6 +45,7 @@ export function BoardHandle({
       cursor={lies ? 'cursor-row-resize' : 'cursor-col-resize'}
       place={{ x: at, y: 0 }}
       onChoose={() => onChoose(id)}
+      onDragging={onDragging}
       onDelete={() => onEdit((now) => withoutPart(now, id))}
       onDrag={(from, moved) => {
         const snap = snapBoard(body, id, held(from.x + moved.x));

@@ -21,6 +21,7 @@ interface HandleProps {
   /** A step by arrow key, in mm, to the right and down on the sheet. */
   onStep: (right: number, down: number) => void;
   onChoose: () => void;
+  onDragging: (dragging: boolean) => void;
   onDelete?: () => void;
   children?: ReactNode;
 }
@@ -37,6 +38,7 @@ export function Handle({
   place,
   onStep,
   onChoose,
+  onDragging,
   onDelete,
   children,
 }: HandleProps) {
@@ -61,6 +63,10 @@ export function Handle({
     event.preventDefault();
     onStep((way[0] ?? 0) * step, (way[1] ?? 0) * step);
   };
+  const letGo = () => {
+    start.current = undefined;
+    onDragging(false);
+  };
   const drag = (event: PointerEvent<SVGGElement>) => {
     if (!start.current) return;
     const moved = placing.back({ dx: event.clientX - start.current.x, dy: event.clientY - start.current.y });
@@ -81,12 +87,12 @@ export function Handle({
         event.currentTarget.setPointerCapture(event.pointerId);
         event.currentTarget.focus();
         onChoose();
+        onDragging(true);
         start.current = { x: event.clientX, y: event.clientY, place };
       }}
       onPointerMove={drag}
-      onPointerUp={() => {
-        start.current = undefined;
-      }}
+      onPointerUp={letGo}
+      onPointerCancel={letGo}
     >
       <rect
         x={area.x - 4}

@@ -13,6 +13,7 @@ import {
   withFramesIn,
   withoutPart,
   withPart,
+  withVentAdded,
 } from '@yellow-cell/core';
 import { Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
@@ -633,6 +634,13 @@ function SpaceFields({
           onClick={() => desk.edit((now) => withEntranceAdded(now, body.id, bay.id))}
         >
           Drill an entrance
+        </button>
+        <button
+          type="button"
+          className="button min-h-8 px-2 py-0.5"
+          onClick={() => desk.edit((now) => withVentAdded(now, body.id, bay.id, 'back'))}
+        >
+          Add a vent
         </button>
         {column && (
           <button

@@ -4,6 +4,7 @@ import { BoxShapes } from '../drawing/BoxShapes.tsx';
 import { rectOf } from '../drawing/place.ts';
 import { BoardHandle } from './BoardHandle.tsx';
 import { GapLights } from './GapLights.tsx';
+import { SectionMarks } from './PhysicsMarks.tsx';
 import { paperGrid } from './paperGrid.ts';
 import { pressedId, type SheetProps, shapeLook } from './sheet.ts';
 import { useView } from './useView.ts';
@@ -73,6 +74,9 @@ export function SectionView(props: SheetProps) {
           v="z"
           level={undefined}
         />
+        {props.layer && view === 'across' && (
+          <SectionMarks layer={props.layer} model={model} placing={placing} />
+        )}
         {view === 'across' &&
           model.boards.map((board, index) => (
             <BoardHandle

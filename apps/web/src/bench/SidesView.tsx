@@ -6,6 +6,7 @@ import { MarkSign } from '../drawing/MarkSign.tsx';
 import { centreOf, rectOf, upright } from '../drawing/place.ts';
 import { useSize } from '../parts/useSize.ts';
 import { Handle } from './Handle.tsx';
+import { SideArrows } from './PhysicsMarks.tsx';
 import { paperGrid } from './paperGrid.ts';
 import { pressedId, type SheetProps, shapeLook } from './sheet.ts';
 
@@ -22,6 +23,7 @@ export const SidesView = memo(
     before.pointed === after.pointed &&
     before.bad === after.bad &&
     before.tintOf === after.tintOf &&
+    before.layer === after.layer &&
     skinOf(before.design) === skinOf(after.design),
 );
 
@@ -92,7 +94,7 @@ interface SideFaceProps extends SheetProps {
 }
 
 function SideFace(props: SideFaceProps) {
-  const { side, drawing, left, top, scale, model, onEdit, onChoose } = props;
+  const { side, drawing, left, top, scale, model, onEdit, onChoose, onDragging } = props;
   const placing = upright(scale, left, top, drawing);
   const { mirrored } = faceOf(model, side);
   const doors = model.openings.filter(isEntrance).filter(({ opening }) => opening.side === side);
@@ -137,6 +139,7 @@ function SideFace(props: SideFaceProps) {
             cursor="cursor-move"
             place={{ x: opening.along.mm, y: opening.height.mm }}
             onChoose={() => onChoose(id)}
+            onDragging={onDragging}
             onDrag={(from, moved) =>
               onEdit(
                 (now) => withPart(now, id, place(from.x + way * moved.x, from.y + moved.y)),
@@ -150,6 +153,15 @@ function SideFace(props: SideFaceProps) {
               )
             }
           >
+            {props.layer?.kind === 'air' && (
+              <SideArrows
+                layer={props.layer}
+                model={model}
+                area={area}
+                opening={id}
+                side={opening.height.mm > body.body.depth.mm / 2 ? 'out' : 'in'}
+              />
+            )}
             <StateSign state={opening.state} x={x} y={y} r={Math.min(area.width, area.height) / 2} />
             {opening.mark && opening.height.mm < body.body.depth.mm / 2 && (
               <g

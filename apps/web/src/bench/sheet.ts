@@ -1,5 +1,6 @@
 import type { DesignContent } from '@yellow-cell/contract';
 import type { BoxModel, RectShape } from '@yellow-cell/core';
+import type { PhysicsLayer } from './PhysicsMarks.tsx';
 
 /** What every view of the bench is given. */
 export interface SheetProps {
@@ -7,6 +8,8 @@ export interface SheetProps {
   model: BoxModel;
   /** The model as it last rested, for what need not follow a drag. */
   resting: BoxModel;
+  /** Told when a part is taken and let go. */
+  onDragging: (dragging: boolean) => void;
   /** Body whose level is shown from above. */
   body: string;
   chosen: string | undefined;
@@ -18,6 +21,8 @@ export interface SheetProps {
   bad: ReadonlySet<string>;
   /** Tint of a space while it is shown who can go where. */
   tintOf: ((space: string) => string | undefined) | undefined;
+  /** Air or warmth laid over the drawing. */
+  layer: PhysicsLayer | undefined;
   onPressSpace: ((space: string) => void) | undefined;
 }
 

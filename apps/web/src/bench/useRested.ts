@@ -1,21 +1,18 @@
 import { useEffect, useRef, useState } from 'react';
 
-/** While something is dragged, what stands beside the drawing follows once it rests; all else shows at once. */
+/** While a part is dragged, what stands beside the drawing follows once the hand rests this long; else at once. */
 const REST_MS = 160;
-/** Changes that follow each other faster than this are a drag. */
-const DRAG_MS = 200;
 
-/** The latest value, but held back while `moving` changes again and again. */
-export function useRested<T>(value: T, moving: unknown): T {
+/** The latest value, but held back while `dragging` and `moving` changes again and again. */
+export function useRested<T>(value: T, moving: unknown, dragging: boolean): T {
   const [, again] = useState(0);
   const held = useRef(value);
   const last = useRef({ moving, at: 0 });
-  const now = performance.now();
-  const dragging = last.current.moving !== moving && now - last.current.at < DRAG_MS;
-  if (last.current.moving !== moving) last.current = { moving, at: now };
-  if (!dragging) held.current = value;
+  if (last.current.moving !== moving) last.current = { moving, at: performance.now() };
+  const waits = dragging && performance.now() - last.current.at < REST_MS;
+  if (!waits) held.current = value;
   useEffect(() => {
-    if (!dragging) return undefined;
+    if (!waits) return undefined;
     const timer = setTimeout(() => again((count) => count + 1), REST_MS);
     return () => clearTimeout(timer);
   });

@@ -1,9 +1,9 @@
-import type { Body, DesignContent, Entrance, Side } from '@yellow-cell/contract';
+import type { Body, DesignContent, Entrance, Side, Vent } from '@yellow-cell/contract';
 import { lengthOf, middleOf } from '../geometry/block.ts';
 import { type Column, columnsOf } from './columns.ts';
 import { markUnlike } from './drift.ts';
 import { withBody } from './parts.ts';
-import { mm, USUAL } from './plainParts.ts';
+import { MESH_MM, mm, USUAL } from './plainParts.ts';
 import { bodiesOf } from './stack.ts';
 
 /** Each compartment on its own side as far as sides reach (handbook 9, entrances). */
@@ -125,5 +125,30 @@ export function withEntranceAdded(
       mark: markUnlike(body.entrances.map(({ mark }) => mark)),
     };
     return { ...body, entrances: [...body.entrances, entrance] };
+  });
+}
+
+const VENT_MM = { width: 100, tall: 25 } as const;
+
+/** A vent with mesh, high up, in the middle of a column's front or the side given. */
+export function withVentAdded(
+  design: DesignContent,
+  bodyId: string,
+  bay: string,
+  side: Side = 'front',
+): DesignContent {
+  return withBody(design, bodyId, (body, ids) => {
+    const column = columnsOf(body).find(({ bays }) => bays.some(({ id }) => id === bay));
+    if (!column) return body;
+    const vent: Vent = {
+      id: ids.next('vent'),
+      side,
+      along: mm(alongFor(body, column, side)),
+      height: mm(heightsIn(body).at(-1) ?? LOW_MM),
+      width: mm(Math.min(VENT_MM.width, lengthOf(column.x) - 10)),
+      tall: mm(VENT_MM.tall),
+      mesh: MESH_MM,
+    };
+    return { ...body, vents: [...body.vents, vent] };
   });
 }

@@ -1,0 +1,111 @@
+import { type BoxPhysics, effortWords, forecastWinter, seamsOfBees, valleyWinter } from '@yellow-cell/core';
+import { scaleLinear, scalePoint } from 'd3-scale';
+import { area, line } from 'd3-shape';
+import { useId, useMemo, useState } from 'react';
+
+const SIZE = { width: 320, height: 170, left: 30, right: 8, top: 10, bottom: 24 };
+const EFFORT = { easy: 'easily', hard: 'hard', dwindles: 'so hard that it is likely to dwindle' } as const;
+/** Pitch that seams are counted by, in mm. */
+const PITCH_MM = 35;
+
+/** Stores over a winter in the built-in valley, as the band that the assumptions leave, for one compartment. */
+export function WinterChart({ physics }: { physics: BoxPhysics }) {
+  const [chosen, setChosen] = useState(0);
+  const [stores_kg, setStores] = useState(10);
+  const id = useId();
+  const each = physics.compartments[chosen] ?? physics.compartments[0];
+  const bees_kg = each?.bees_kg ?? 0;
+  const ua_WK = each?.sharedUa_WK ?? 1;
+  const forecast = useMemo(
+    () =>
+      bees_kg > 0 && ua_WK > 0
+        ? forecastWinter({ bees_kg, ua_WK, stores_kg, months: valleyWinter() })
+        : undefined,
+    [bees_kg, ua_WK, stores_kg],
+  );
+  if (!each || !forecast) return null;
+  const months = [
+    { name: 'Start', low_kg: stores_kg, middle_kg: stores_kg, high_kg: stores_kg },
+    ...forecast.months,
+  ];
+  const x = scalePoint(
+    months.map(({ name }) => name),
+    [SIZE.left, SIZE.width - SIZE.right],
+  );
+  const y = scaleLinear([0, stores_kg], [SIZE.height - SIZE.bottom, SIZE.top]);
+  const band = area<(typeof months)[number]>()
+    .x(({ name }) => x(name) ?? 0)
+    .y0(({ low_kg }) => y(low_kg))
+    .y1(({ high_kg }) => y(high_kg));
+  const middle = line<(typeof months)[number]>()
+    .x(({ name }) => x(name) ?? 0)
+    .y(({ middle_kg }) => y(middle_kg));
+  const last = forecast.months.at(-1);
+  const words = `In spring ${last?.middle_kg.toFixed(1)} kg left, likely ${last?.low_kg.toFixed(1)} to ${last?.high_kg.toFixed(1)}; ${Math.round(forecast.starved * 100)} % of winters starve it. In the coldest month it works ${EFFORT[effortWords(forecast.effort_Wkg)]}, ${forecast.effort_Wkg.toFixed(1)} W/kg.`;
+  return (
+    <section aria-label="A winter">
+      <h3 className="eyebrow">A winter in the valley</h3>
+      <div className="flex flex-wrap items-center gap-2 text-sm">
+        {physics.compartments.length > 1 && (
+          <select
+            aria-label="Compartment"
+            className="field min-h-8 w-auto"
+            value={chosen}
+            onChange={({ target }) => setChosen(Number(target.value))}
+          >
+            {physics.compartments.map(({ name, spaces }, index) => (
+              <option key={spaces.join()} value={index}>
+                {name}
+              </option>
+            ))}
+          </select>
+        )}
+        <label htmlFor={id} className="text-soft">
+          with stores of <strong className="text-ink">{stores_kg} kg</strong>
+        </label>
+        <input
+          id={id}
+          type="range"
+          min={1}
+          max={30}
+          value={stores_kg}
+          className="min-w-24 flex-1 accent-[var(--ink)]"
+          onChange={({ target }) => setStores(Number(target.value))}
+        />
+      </div>
+      <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={words} className="mt-1 w-full">
+        {y.ticks(4).map((tick) => (
+          <g key={tick}>
+            <line
+              x1={SIZE.left}
+              x2={SIZE.width - SIZE.right}
+              y1={y(tick)}
+              y2={y(tick)}
+              stroke="var(--hairline)"
+            />
+            <text x={SIZE.left - 4} y={y(tick) + 4} textAnchor="end" fontSize={11} fill="var(--soft)">
+              {tick}
+            </text>
+          </g>
+        ))}
+        <path d={band(months) ?? ''} fill="var(--comb)" opacity={0.6} />
+        <path d={middle(months) ?? ''} fill="none" stroke="var(--ink)" strokeWidth={2} />
+        {months.map(({ name }) => (
+          <text
+            key={name}
+            x={x(name)}
+            y={SIZE.height - 8}
+            textAnchor="middle"
+            fontSize={10.5}
+            fill="var(--soft)"
+          >
+            {name.slice(0, 3)}
+          </text>
+        ))}
+      </svg>
+      <p className={`text-sm ${forecast.starved > 0.2 ? 'font-semibold text-danger' : ''}`}>
+        {words} That is {seamsOfBees(bees_kg, PITCH_MM).toFixed(1)} seams of bees.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,126 @@
+import type { DesignContent } from '@yellow-cell/contract';
+import { withPart } from '../box/parts.ts';
+import { coverSheet, mm } from '../box/plainParts.ts';
+import { bodiesOf } from '../box/stack.ts';
+import { type BoxPhysics, boxPhysics, type Conditions } from './boxPhysics.ts';
+
+/** A change to a box that a breeder could make, to be compared before it is made. */
+export interface Arrangement {
+  key: string;
+  name: string;
+  design: DesignContent;
+  conditions: Conditions;
+}
+export interface Arranged extends Arrangement {
+  physics: BoxPhysics;
+  /** To hold what the bees hold, all compartments together; water a day; minutes shut in until the first passes 38 °C. */
+  watts: number;
+  condensate_gDay: number;
+  drips: boolean;
+  minutes: number | null;
+}
+
+const SHADE = 'In the shade';
+const FOAM_WALL_MM = 40;
+const INSULATION_MM = 30;
+
+/** What this box could be like: each change alone, and the box as it is drawn first. */
+export function arrangements(design: DesignContent, conditions: Conditions): Arranged[] {
+  const asDrawn: Arrangement = { key: 'drawn', name: 'As drawn', design, conditions };
+  const bodies = bodiesOf(design);
+  const high = highHoles(design);
+  const holes = bodies.flatMap(({ entrances }) => entrances).filter(({ state }) => state !== 'closed');
+  const reduced = bodies.some(({ boards }) => boards.some(({ kind }) => kind === 'follower'));
+  const all: (Arrangement | undefined)[] = [
+    asDrawn,
+    high.length > 0 && high.length < holes.length
+      ? { ...asDrawn, key: 'highShut', name: 'High holes closed', design: withStates(design, high, 'closed') }
+      : undefined,
+    {
+      ...asDrawn,
+      key: 'reduced',
+      name: 'Entrances reduced',
+      design: withStates(
+        design,
+        holes.map(({ id }) => id),
+        'reduced',
+      ),
+    },
+    design.roof.kind === 'insulated'
+      ? undefined
+      : {
+          ...asDrawn,
+          key: 'roof',
+          name: `${FOAM_WALL_MM} mm of foam on the cover`,
+          design: { ...design, roof: { ...design.roof, kind: 'insulated', thickness: mm(FOAM_WALL_MM) } },
+        },
+    {
+      ...asDrawn,
+      key: 'foil',
+      name: 'Foil-bubble over the bars',
+      design: {
+        ...design,
+        layers: [...design.layers, coverSheet('foil-trial', { what: 'foil', thickness: mm(4) })],
+      },
+    },
+    {
+      ...asDrawn,
+      key: 'walls',
+      name: `${FOAM_WALL_MM} mm foam walls`,
+      design: bodies.reduce(
+        (now, { id }) => withPart(now, id, { wall: mm(FOAM_WALL_MM), material: 'foam', lining: null }),
+        design,
+      ),
+    },
+    reduced
+      ? {
+          ...asDrawn,
+          key: 'follower',
+          name: `${INSULATION_MM} mm behind the follower`,
+          conditions: { ...conditions, insulation_mm: INSULATION_MM },
+        }
+      : undefined,
+    conditions.sun
+      ? { ...asDrawn, key: 'shade', name: SHADE, conditions: { ...conditions, sun: undefined } }
+      : undefined,
+    conditions.sun && conditions.sun.paint !== 'white'
+      ? {
+          ...asDrawn,
+          key: 'white',
+          name: 'Painted white',
+          conditions: { ...conditions, sun: { ...conditions.sun, paint: 'white' } },
+        }
+      : undefined,
+  ];
+  return all.flatMap((each) => (each ? [arranged(each)] : []));
+}
+
+function arranged(each: Arrangement): Arranged {
+  const physics = boxPhysics(each.design, each.conditions);
+  const { compartments } = physics;
+  const minutes = compartments.flatMap(({ shut }) =>
+    shut.minutesTo.filter(({ limit_C }) => limit_C === 38).map((found) => found.minutes),
+  );
+  const passed = minutes.filter((found) => found !== null);
+  return {
+    ...each,
+    physics,
+    watts: compartments.reduce((sum, { watts }) => sum + watts, 0),
+    condensate_gDay: compartments.reduce((sum, { water }) => sum + water.condensate_gDay, 0),
+    drips: compartments.some(({ water }) => water.verdict === 'drips'),
+    minutes: passed.length > 0 ? Math.min(...passed) : null,
+  };
+}
+
+const highHoles = (design: DesignContent): string[] =>
+  bodiesOf(design).flatMap(({ entrances, depth }) =>
+    entrances
+      .filter(({ height, state }) => state !== 'closed' && height.mm > depth.mm / 2)
+      .map(({ id }) => id),
+  );
+
+const withStates = (
+  design: DesignContent,
+  ids: readonly string[],
+  state: 'closed' | 'reduced',
+): DesignContent => ids.reduce((now, id) => withPart(now, id, { state }), design);

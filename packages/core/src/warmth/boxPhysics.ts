@@ -1,0 +1,370 @@
+import type {
+  AirAnswer,
+  AirQuestion,
+  DesignContent,
+  MoistureAnswer,
+  WarmthQuestion,
+} from '@yellow-cell/contract';
+import { air } from '../air/air.ts';
+import { flowFactor, roundHeight } from '../air/flow.ts';
+import { moisture } from '../air/moisture.ts';
+import { AIR_HEAT, ZERO_C_IN_K } from '../air/physics.ts';
+import { sideBearing } from '../box/compass.ts';
+import { type BoxModel, type Compartment, deriveBox, isEntrance } from '../box/model.ts';
+import { lengthOf } from '../geometry/block.ts';
+import { type HeatFace, type HeatNetwork, heatNetwork } from './network.ts';
+import { ABSORPTANCE, FILM_OUTSIDE, irradiance, type Paint, type SunPlace } from './sun.ts';
+import { OUTSIDE, solveWarmth } from './warmth.ts';
+
+/** What the air and the bees are like for which a box is worked out. */
+export interface Conditions {
+  outside_C: number;
+  outside_RH: number;
+  /** Bees of each compartment, in kg, by its first space; none given: as many as cover six tenths of its comb. */
+  bees_kg?: Readonly<Record<string, number>>;
+  /** Heat of bees at rest in season is 20 W/kg, calm and cool 12, alarmed or shut in warm 40 (handbook 3). */
+  heat_Wkg: number;
+  /** Temperature that the bees hold among them. */
+  held_C: number;
+  stores_kgDayPerKg: number;
+  brood: boolean;
+  /** Sun on the faces; undefined in the shade. */
+  sun?: { place: SunPlace; front_deg: number; paint: Paint } | undefined;
+  /** Insulation on the outer face of followers, in mm. */
+  insulation_mm?: number;
+}
+
+/** A way that heat goes, with its share of all that a compartment loses. */
+export interface HeatPath {
+  part: HeatFace['part'] | 'air';
+  watts: number;
+  share: number;
+}
+export interface CompartmentPhysics {
+  name: string;
+  spaces: readonly string[];
+  bees_kg: number;
+  /** Watts for each kelvin: by itself, and with its neighbours just as warm. */
+  ua_WK: number;
+  sharedUa_WK: number;
+  /** To hold `held_C`, and what the bees give. */
+  watts: number;
+  heat_W: number;
+  inside_C: number;
+  paths: readonly HeatPath[];
+  air: { flow_m3s: number; openings: AirQuestion['openings'] };
+  /** Shut in as it stands: how warm it gets, and when it passes 36 and 38 °C. */
+  shut: AirAnswer;
+  water: MoistureAnswer & { verdict: WaterVerdict };
+}
+export type WaterVerdict = 'dry' | 'runsDown' | 'drips';
+export interface SurfaceTint {
+  face: HeatFace;
+  surface_C: number;
+}
+export interface BoxPhysics {
+  compartments: readonly CompartmentPhysics[];
+  surfaces: readonly SurfaceTint[];
+  spaces: readonly { id: string; inside_C: number }[];
+}
+
+const LIMITS_C = [36, 38];
+/** Brood is at this from the start; without it a shut box starts as cool as the air. */
+const BROOD_C = 34.5;
+const BEES_PER_KG = 8_333;
+const COVERED = 0.6;
+const COMB_KG_PER_FRAME = 1.2;
+/** How much of an opening each state leaves for air; meshes and discs by their free area (handbook 3). */
+const FREE = { open: 1, reduced: 0.25, workersOnly: 0.4, vent: 0.6, closed: 0 } as const;
+const MESH_FREE = { coarse: 0.6, fine: 0.5 } as const;
+/** Bees hang on the mesh of a shut box and halve it. */
+const CLUSTERED = 0.5;
+const MM_PER_M = 1_000;
+
+/** How a box breathes, what it costs to keep warm, where water forms, and how long it can stay shut. */
+export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPhysics {
+  const model = deriveBox(design);
+  const network = heatNetwork(design, model, conditions.insulation_mm);
+  const living = model.compartments.filter(({ frames }) => frames.length > 0);
+  const breathing = new Map(
+    living.map((compartment) => [compartment, openingsOf(design, model, compartment)]),
+  );
+  const sun = sunHeat(network, conditions);
+  const heats = new Map(living.map((each) => [each, beesOf(each, conditions) * conditions.heat_Wkg]));
+  const alone = living.map((each) =>
+    heldHeat(model, network, [each], conditions.outside_C, conditions.held_C),
+  );
+  const together = heldHeat(model, network, living, conditions.outside_C, conditions.held_C);
+  const rise = conditions.held_C - conditions.outside_C;
+  const as = (watts: number) => (Math.abs(rise) < 1e-9 ? 0 : watts / rise);
+  const flows = new Map(
+    living.map((each) => [each, flowAt(breathing.get(each) ?? [], conditions.outside_C, Math.max(rise, 0))]),
+  );
+  const free = steadyWithHeat(model, network, heats, flows, sun, conditions.outside_C);
+  const surfaces = network.faces.map(
+    (face, index): SurfaceTint => ({
+      face,
+      surface_C: free.faces[index]?.innerSurface_C ?? conditions.outside_C,
+    }),
+  );
+  return {
+    surfaces,
+    spaces: free.spaces.map(({ name, inside_C }) => ({ id: name, inside_C })),
+    compartments: living.map((each, index): CompartmentPhysics => {
+      const openings = breathing.get(each) ?? [];
+      const bees_kg = beesOf(each, conditions);
+      const ua_WK = as(alone[index]?.get(each) ?? 0);
+      const inside_C =
+        free.spaces.find(({ name }) => name === each.spaces[0])?.inside_C ?? conditions.outside_C;
+      const flow_m3s = flowAt(openings, conditions.outside_C, Math.max(0, inside_C - conditions.outside_C));
+      return {
+        name: each.name,
+        spaces: each.spaces,
+        bees_kg,
+        ua_WK,
+        sharedUa_WK: as(together.get(each) ?? 0),
+        watts: (together.get(each) ?? 0) + AIR_HEAT * (flows.get(each) ?? 0) * rise,
+        heat_W: heats.get(each) ?? 0,
+        inside_C,
+        paths: pathsOf(each, network, free, flow_m3s, inside_C, conditions.outside_C),
+        air: { flow_m3s, openings },
+        shut: air({
+          outside_C: conditions.outside_C,
+          ua_WK,
+          bees_kg,
+          heat_Wkg: conditions.heat_Wkg,
+          openings: openings.map((opening) => ({ ...opening, area_cm2: opening.area_cm2 * CLUSTERED })),
+          comb_kg: each.frames.length * COMB_KG_PER_FRAME,
+          limits_C: LIMITS_C,
+          ...(conditions.brood ? { start_C: Math.max(BROOD_C, conditions.outside_C) } : {}),
+          sun_W: each.spaces.reduce((sum, id) => sum + (sun.get(id) ?? 0), 0),
+        }),
+        water: waterIn(each, surfaces, conditions, inside_C, flow_m3s, bees_kg),
+      };
+    }),
+  };
+}
+
+function beesOf({ spaces, measures }: Compartment, { bees_kg }: Conditions): number {
+  return bees_kg?.[spaces[0] ?? ''] ?? (measures.bees * COVERED) / BEES_PER_KG;
+}
+
+/** Openings through which a compartment breathes, as free areas and heights over the floor. */
+function openingsOf(
+  design: DesignContent,
+  model: BoxModel,
+  { spaces, frames }: Compartment,
+): AirQuestion['openings'] {
+  const walls = model.openings.flatMap((opening) => {
+    const share =
+      opening.serves.filter(({ space }) => spaces.includes(space)).length > 0
+        ? 1 / Math.max(1, opening.serves.length)
+        : 0;
+    const free = isEntrance(opening)
+      ? FREE[opening.opening.state]
+      : meshFree('mesh' in opening.opening ? opening.opening.mesh : 3);
+    const { width, tall } = opening.opening;
+    const round = isEntrance(opening) && opening.opening.shape === 'round';
+    const area = ((round ? Math.PI / 4 : 1) * width.mm * tall.mm * free * share) / 100;
+    return area > 0 ? [{ area_cm2: area, height_m: height(opening.z), tall_m: tall.mm / MM_PER_M }] : [];
+  });
+  return [...walls, ...meshFloor(design, model, spaces), ...coverMesh(model, spaces, frames.length)];
+}
+
+const height = ([low, high]: readonly [number, number]): number => Math.max(0, (low + high) / 2) / MM_PER_M;
+const meshFree = (mesh_mm: number): number => (mesh_mm < 2 ? MESH_FREE.fine : MESH_FREE.coarse);
+
+function meshFloor(
+  { floor }: DesignContent,
+  { spaces }: BoxModel,
+  own: readonly string[],
+): AirQuestion['openings'] {
+  if (floor.kind !== 'mesh' || floor.mesh === null) return [];
+  const free = meshFree(floor.mesh);
+  return spaces
+    .filter(({ id, block }) => own.includes(id) && block.z[0] < 1e-9)
+    .map(({ block }) => ({
+      area_cm2: (lengthOf(block.x) * lengthOf(block.y) * free) / 100,
+      height_m: 0,
+      tall_m: 0.01,
+    }));
+}
+
+/** A hole under mesh in the cover lets warm air out above. */
+function coverMesh(
+  { passages, spaces }: BoxModel,
+  own: readonly string[],
+  frames: number,
+): AirQuestion['openings'] {
+  if (frames === 0) return [];
+  return passages
+    .filter(
+      ({ reason, between }) =>
+        reason === 'hole' &&
+        between.some((id) => own.includes(id)) &&
+        between.some((id) => spaces.some((space) => space.id === id && space.kind === 'roof')),
+    )
+    .map(({ at }) => {
+      const area_cm2 = (lengthOf(at.x) * lengthOf(at.y) * MESH_FREE.coarse) / 100;
+      return { area_cm2, height_m: height(at.z), tall_m: 0.003 };
+    });
+}
+
+function flowAt(openings: AirQuestion['openings'], outside_C: number, rise_K: number): number {
+  const factor = flowFactor(
+    openings.map(({ area_cm2, height_m, tall_m }) => ({
+      area_m2: area_cm2 / 1e4,
+      height_m,
+      tall_m: tall_m ?? roundHeight(area_cm2 / 1e4),
+    })),
+  );
+  return factor * Math.sqrt(Math.max(0, rise_K) / (outside_C + rise_K / 2 + ZERO_C_IN_K));
+}
+
+/** Watts that each of some compartments needs to be held at a temperature, while all other spaces follow. */
+function heldHeat(
+  model: BoxModel,
+  { faces, flows }: HeatNetwork,
+  held: readonly Compartment[],
+  outside_C: number,
+  hold_C: number,
+): Map<Compartment, number> {
+  const answer = solveWarmth({
+    outside_C,
+    spaces: model.spaces.map(({ id }) =>
+      held.some(({ spaces }) => spaces.includes(id)) ? { name: id, hold_C } : { name: id },
+    ),
+    faces: faces.map(asked),
+    flows,
+  });
+  return new Map(
+    held.map((each) => [
+      each,
+      answer.spaces
+        .filter(({ name }) => each.spaces.includes(name))
+        .reduce((sum, { heat_W }) => sum + heat_W, 0),
+    ]),
+  );
+}
+
+const asked = ({ between, area_m2, kind, layers }: HeatFace): WarmthQuestion['faces'][number] => ({
+  between,
+  area_m2: Math.max(area_m2, 1e-6),
+  kind,
+  layers,
+});
+
+/** Sun on each space's outer faces, as the watts that go in by the sol-air temperature, and straight through panes. */
+function sunHeat({ faces }: HeatNetwork, { sun }: Conditions): Map<string, number> {
+  const heat = new Map<string, number>();
+  if (!sun) return heat;
+  for (const face of faces) {
+    if (!face.between.includes(OUTSIDE) || face.kind === 'floor') continue;
+    const space = face.between[0];
+    const bearing = face.side ? sideBearing(sun.front_deg, face.side) : 0;
+    const on = irradiance(sun.place, face.kind === 'cover' ? 0 : 90, bearing);
+    const r =
+      0.13 +
+      0.04 +
+      face.layers.reduce((sum, { thickness_mm, lambda_WmK }) => sum + thickness_mm / 1_000 / lambda_WmK, 0);
+    const watts =
+      face.part === 'pane'
+        ? face.area_m2 * 0.85 * on
+        : (face.area_m2 / r) * ((ABSORPTANCE[sun.paint] * on) / FILM_OUTSIDE);
+    heat.set(space, (heat.get(space) ?? 0) + watts);
+  }
+  return heat;
+}
+
+/** Temperatures with the heat that the bees give, the air that goes through, and the sun. */
+function steadyWithHeat(
+  model: BoxModel,
+  { faces, flows }: HeatNetwork,
+  heats: ReadonlyMap<Compartment, number>,
+  air_m3s: ReadonlyMap<Compartment, number>,
+  sun: ReadonlyMap<string, number>,
+  outside_C: number,
+) {
+  const heatIn = (id: string): number => {
+    const home = [...heats].find(([{ spaces }]) => spaces.includes(id));
+    return (sun.get(id) ?? 0) + (home && home[0].spaces[0] === id ? home[1] : 0);
+  };
+  return solveWarmth({
+    outside_C,
+    spaces: model.spaces.map(({ id }) => ({ name: id, heat_W: heatIn(id) })),
+    faces: faces.map(asked),
+    flows: [
+      ...flows,
+      ...[...air_m3s].map(([{ spaces }, flow_m3s]) => ({
+        between: [spaces[0] ?? '', OUTSIDE] as [string, string],
+        flow_m3s,
+      })),
+    ],
+  });
+}
+
+/** Heat paths of a compartment ranked, largest first. */
+function pathsOf(
+  { spaces }: Compartment,
+  { faces }: HeatNetwork,
+  answer: ReturnType<typeof solveWarmth>,
+  flow_m3s: number,
+  inside_C: number,
+  outside_C: number,
+): HeatPath[] {
+  const at = (name: string): number =>
+    name === OUTSIDE
+      ? outside_C
+      : (answer.spaces.find((space) => space.name === name)?.inside_C ?? outside_C);
+  const watts = new Map<HeatPath['part'], number>([['air', AIR_HEAT * flow_m3s * (inside_C - outside_C)]]);
+  faces.forEach((face, index) => {
+    const [a, b] = face.between;
+    const mine = spaces.includes(a) ? [a, b] : spaces.includes(b) ? [b, a] : undefined;
+    if (!mine || (spaces.includes(a) && spaces.includes(b))) return;
+    const lost = (answer.faces[index]?.g_WK ?? 0) * (at(mine[0] ?? '') - at(mine[1] ?? ''));
+    watts.set(face.part, (watts.get(face.part) ?? 0) + lost);
+  });
+  const all = [...watts.values()].reduce((sum, each) => sum + Math.max(0, each), 0);
+  return [...watts]
+    .map(([part, each]) => ({ part, watts: each, share: all > 0 ? Math.max(0, each) / all : 0 }))
+    .sort((a, b) => b.watts - a.watts);
+}
+
+/** Where water forms (the floor is left out: cold air lies on it, and water there harms nobody): on a cover colder than the walls it drips on the bees; on walls it runs down, harmless. */
+function waterIn(
+  { spaces }: Compartment,
+  surfaces: readonly SurfaceTint[],
+  { outside_C, outside_RH, stores_kgDayPerKg }: Conditions,
+  inside_C: number,
+  flow_m3s: number,
+  bees_kg: number,
+): CompartmentPhysics['water'] {
+  const own = surfaces.filter(
+    ({ face }) =>
+      spaces.includes(face.between[0]) &&
+      (face.part === 'wall' || face.part === 'cover' || face.part === 'pane'),
+  );
+  const named = own.map(({ face, surface_C }) => ({
+    name: face.part === 'cover' ? 'cover' : (face.side ?? 'wall'),
+    surface_C,
+  }));
+  const answer = moisture({
+    outside_C,
+    outside_RH,
+    inside_C,
+    flow_m3s,
+    stores_kgDay: stores_kgDayPerKg * bees_kg,
+    surfaces: named.length > 0 ? named : [{ name: 'wall', surface_C: outside_C }],
+  });
+  const coldest = (part: (name: string) => boolean) =>
+    Math.min(...named.filter(({ name }) => part(name)).map(({ surface_C }) => surface_C));
+  const cover = coldest((name) => name === 'cover');
+  const walls = coldest((name) => name !== 'cover');
+  const verdict: WaterVerdict =
+    answer.wettest === null
+      ? 'dry'
+      : cover <= answer.dewPoint_C + 1e-9 && cover < walls
+        ? 'drips'
+        : 'runsDown';
+  return { ...answer, verdict };
+}

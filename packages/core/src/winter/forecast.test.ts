@@ -1,0 +1,54 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { beesOfSeams, seamsOfBees, winter } from './cluster.ts';
+import { calibrate, forecastWinter, usualSpreads, valleyWinter } from './forecast.ts';
+
+const plan = { bees_kg: 1.5, ua_WK: 1.5, stores_kg: 12, months: valleyWinter() };
+const exact = { bees: 0, ua: 0, room: 0, weather_K: 0, use: 0 };
+
+describe('a winter', () => {
+  it('without spread is the sum of its months', () => {
+    const used = plan.months.map(
+      ({ days, outside_C }) => winter({ ...plan, outside_C, days, brood: false }).stores_kg,
+    );
+    const { months } = forecastWinter(plan, exact, 20);
+    months.forEach(({ low_kg, middle_kg, high_kg }, index) => {
+      const left = 12 - used.slice(0, index + 1).reduce((sum, each) => sum + each, 0);
+      for (const value of [low_kg, middle_kg, high_kg]) expect(value).toBeCloseTo(left, 9);
+    });
+  });
+
+  it('has a band that widens with the spread of any assumption, the same for the same seed', () => {
+    const width = (spreads: typeof usualSpreads) => {
+      const last = forecastWinter(plan, spreads, 400).months.at(-1);
+      return (last?.high_kg ?? 0) - (last?.low_kg ?? 0);
+    };
+    for (const key of ['bees', 'ua', 'weather_K', 'use'] as const)
+      expect(width({ ...exact, [key]: usualSpreads[key] * 2 })).toBeGreaterThan(
+        width({ ...exact, [key]: usualSpreads[key] }),
+      );
+    expect(forecastWinter(plan)).toEqual(forecastWinter(plan));
+    expect(forecastWinter({ ...plan, stores_kg: 3 }).starved).toBeGreaterThan(forecastWinter(plan).starved);
+  });
+
+  it('is fitted to hefts by how much they say', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.5, max: 1.6, noNaN: true }), (factor) => {
+        const used = plan.months.map(
+          ({ days, outside_C }) => winter({ ...plan, outside_C, days, brood: false }).stores_kg,
+        );
+        const hefts = [2, 4].map((month) => ({
+          month,
+          stores_kg: 12 - factor * used.slice(0, month).reduce((sum, each) => sum + each, 0),
+        }));
+        expect(calibrate(plan, hefts)).toBeCloseTo(factor, 9);
+      }),
+    );
+    expect(calibrate(plan, [])).toBe(1);
+  });
+
+  it('counts bees by seams and seams by bees, at any pitch', () => {
+    expect(seamsOfBees(beesOfSeams(6, 34.9), 34.9)).toBeCloseTo(6, 9);
+    expect(beesOfSeams(7, 37.5)).toBeGreaterThan(beesOfSeams(7, 34.9));
+  });
+});

@@ -1,0 +1,134 @@
+import { type Random, seededRandom } from '../random.ts';
+import { STORES_HEAT, winter } from './cluster.ts';
+
+/** A winter by months (handbook 3): stores left at the end of each, as a band from the spread of the assumptions. */
+export interface WinterMonth {
+  name: string;
+  days: number;
+  outside_C: number;
+}
+export interface WinterPlan {
+  bees_kg: number;
+  ua_WK: number;
+  stores_kg: number;
+  months: readonly WinterMonth[];
+  /** Measured use ÷ reckoned use; 1 until hefts say otherwise. */
+  factor?: number;
+}
+/** One standard deviation of each assumption: shares of the figure, and kelvins of a month's mean. */
+export interface Spreads {
+  bees: number;
+  ua: number;
+  room: number;
+  weather_K: number;
+  use: number;
+}
+export const usualSpreads: Spreads = { bees: 0.12, ua: 0.12, room: 0.1, weather_K: 1.5, use: 0.1 };
+
+export interface WinterBand {
+  name: string;
+  low_kg: number;
+  middle_kg: number;
+  high_kg: number;
+}
+export interface WinterForecast {
+  months: readonly WinterBand[];
+  /** Share of the runs in which stores ran out. */
+  starved: number;
+  effort_Wkg: number;
+}
+
+const LITRES_PER_KG = 4.5;
+const TAIL = 0.05;
+
+/** Runs the winter many times with assumptions drawn within their spread; the same seed gives the same band. */
+export function forecastWinter(
+  plan: WinterPlan,
+  spreads: Spreads = usualSpreads,
+  runs = 500,
+  seed = 1,
+): WinterForecast {
+  const random = seededRandom(seed);
+  const left: number[][] = plan.months.map(() => []);
+  let starved = 0;
+  for (let run = 0; run < runs; run++) {
+    const drawn = {
+      bees_kg: plan.bees_kg * shareDrawn(spreads.bees, random),
+      ua_WK: plan.ua_WK * shareDrawn(spreads.ua, random),
+      litresPerKg: LITRES_PER_KG * shareDrawn(spreads.room, random),
+    };
+    const use = (plan.factor ?? 1) * shareDrawn(spreads.use, random);
+    let stores = plan.stores_kg;
+    plan.months.forEach(({ days, outside_C }, index) => {
+      const month = winter({
+        ...drawn,
+        outside_C: outside_C + spreads.weather_K * normal(random),
+        days,
+        brood: false,
+      });
+      stores = Math.max(0, stores - month.stores_kg * use);
+      left[index]?.push(stores);
+    });
+    if (stores === 0) starved += 1;
+  }
+  const coldest = Math.min(...plan.months.map(({ outside_C }) => outside_C));
+  return {
+    months: plan.months.map(({ name }, index) => bandOf(name, left[index] ?? [])),
+    starved: runs === 0 ? 0 : starved / runs,
+    effort_Wkg: winter({
+      bees_kg: plan.bees_kg,
+      ua_WK: plan.ua_WK,
+      outside_C: coldest,
+      days: 1,
+      brood: false,
+    }).effort_Wkg,
+  };
+}
+
+function bandOf(name: string, values: number[]): WinterBand {
+  const sorted = [...values].sort((a, b) => a - b);
+  const at = (share: number): number =>
+    sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
+  return { name, low_kg: at(TAIL), middle_kg: at(0.5), high_kg: at(1 - TAIL) };
+}
+
+/** About 1, never below a fifth. */
+const shareDrawn = (spread: number, random: Random): number => Math.max(0.2, 1 + spread * normal(random));
+
+/** Standard normal by the method of Box and Muller. */
+function normal(random: Random): number {
+  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+}
+
+export interface Heft {
+  /** Months since the winter began, and the stores found then. */
+  month: number;
+  stores_kg: number;
+}
+
+/** How much more, or less, is used than reckoned, so that the middle of the forecast meets the hefts best (least squares). */
+export function calibrate(plan: WinterPlan, hefts: readonly Heft[]): number {
+  const used = plan.months.map(
+    ({ days, outside_C }) =>
+      winter({ bees_kg: plan.bees_kg, ua_WK: plan.ua_WK, outside_C, days, brood: false }).stores_kg,
+  );
+  let [top, bottom] = [0, 0];
+  for (const { month, stores_kg } of hefts) {
+    const reckoned = used.slice(0, month).reduce((sum, each) => sum + each, 0);
+    top += reckoned * (plan.stores_kg - stores_kg);
+    bottom += reckoned * reckoned;
+  }
+  return bottom > 0 ? Math.max(0, top / bottom) : 1;
+}
+
+/** Monthly means of the demo's valley: a yearly wave of mean 9.6 °C and swing 10.6 K, coldest in January. */
+export function valleyWinter(): WinterMonth[] {
+  const names = ['October', 'November', 'December', 'January', 'February', 'March'];
+  const days = [31, 30, 31, 31, 28, 31];
+  return names.map((name, index) => ({
+    name,
+    days: days[index] ?? 30,
+    outside_C: 9.6 - 10.6 * Math.cos(((index - 3) * Math.PI) / 6),
+  }));
+}
+export const kgOfHeat = (watts: number, days: number): number => (watts * days * 86_400) / STORES_HEAT;
