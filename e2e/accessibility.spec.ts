@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 
 const SCREENS = [
   '/yard',
@@ -18,6 +18,16 @@ const THEMES = [
   ['yard', ['/yard', '/bench/new', '/ledger']],
 ] as const;
 
+async function expectNoSerious(page: Page, what: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(
+    serious.map(
+      ({ id, nodes }) => `${what} ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+    ),
+  ).toEqual([]);
+}
+
 test.describe('accessibility', () => {
   for (const [theme, screens] of THEMES) {
     test(`no serious finding on any screen, ${theme}`, async ({ page }) => {
@@ -26,27 +36,13 @@ test.describe('accessibility', () => {
       for (const path of screens) {
         await page.goto(path);
         await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached();
-        const { violations } = await new AxeBuilder({ page }).analyze();
-        const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-        expect(
-          serious.map(
-            ({ id, nodes }) => `${path} ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
-          ),
-        ).toEqual([]);
+        await expectNoSerious(page, path);
       }
     });
   }
 
   test('no serious finding with a compartment, the list and the dialogs open', async ({ page }) => {
-    const scan = async (what: string) => {
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-      expect(
-        serious.map(
-          ({ id, nodes }) => `${what} ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
-        ),
-      ).toEqual([]);
-    };
+    const scan = (what: string) => expectNoSerious(page, what);
     await page.goto('/yard');
     await page.getByRole('button', { name: /^B7 Middle:/ }).click();
     await scan('compartment');
@@ -59,5 +55,31 @@ test.describe('accessibility', () => {
     await page.getByRole('button', { name: 'Settings' }).click();
     await expect(page.getByRole('dialog').getByRole('heading')).toBeVisible();
     await scan('settings');
+  });
+
+  test('no serious finding on the bench, whatever it shows', async ({ page }) => {
+    test.setTimeout(120_000);
+    const scan = (what: string) => expectNoSerious(page, what);
+    await page.goto('/bench');
+    await page.getByRole('link', { name: /Donor holding box/ }).click();
+    await page
+      .getByRole('slider', { name: /Divider 1/ })
+      .first()
+      .press('Enter');
+    await page.getByText('Limits', { exact: true }).click();
+    await page.getByText('What holds, and why').click();
+    await page.getByText(/^Material, walls/).click();
+    await scan('a divider chosen');
+    await page.getByRole('button', { name: 'Pulling its dividers' }).click();
+    await page.getByRole('button', { name: 'Who can go where' }).click();
+    await scan('who can go where');
+    await page.getByRole('button', { name: 'Air', exact: true }).click();
+    await scan('air');
+    await page.getByRole('button', { name: 'Warmth', exact: true }).click();
+    await scan('warmth');
+    await page.getByRole('button', { name: 'Box', exact: true }).click();
+    await page.getByRole('link', { name: 'Compare' }).click();
+    await expect(page.getByRole('heading', { name: /What differs/ })).toBeVisible();
+    await scan('compare');
   });
 });

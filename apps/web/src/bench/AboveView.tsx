@@ -24,7 +24,7 @@ import { useView } from './useView.ts';
 
 const CSS_MM = 25.4 / 96;
 const WIDE = { left: 112, right: 118, top: 46, bottom: 58 };
-const NARROW = { left: 104, right: 44, top: 48, bottom: 60 };
+const NARROW = { left: 112, right: 44, top: 48, bottom: 60 };
 
 /** One level from above, frames lying across: boards, frames and entrances are taken and moved here. */
 export function AboveView(props: SheetProps) {

@@ -1,6 +1,6 @@
 import type { BoxModel } from '../box/model.ts';
 import type { Solid } from '../box/solids.ts';
-import type { Block, Span } from '../geometry/block.ts';
+import { type Block, middleOf, type Span } from '../geometry/block.ts';
 import { type Drawing, type RectRole, type RectShape, rect } from './shapes.ts';
 
 const ROLE: Readonly<Record<Solid['kind'], RectRole>> = {
@@ -22,8 +22,9 @@ const ROLE: Readonly<Record<Solid['kind'], RectRole>> = {
  */
 export function boxInSection(model: BoxModel, view: 'across' | 'along', at?: number): Drawing {
   const { stack, solids, spaces, frames, boards } = model;
-  const outside = view === 'across' ? stack.foot.y : stack.foot.x;
-  const plane = at ?? (outside[0] + outside[1]) / 2;
+  // Through the middle of the topmost body, which may stand to one side of those below.
+  const top = stack.bodies.at(-1)?.inside ?? stack.foot;
+  const plane = at ?? middleOf(view === 'across' ? top.y : top.x);
   const isCut = (block: Block) => holds(view === 'across' ? block.y : block.x, plane);
   const u = (block: Block): Span => (view === 'across' ? block.x : block.y);
   const kindOf = new Map(boards.map(({ board }) => [board.id, board.kind]));
