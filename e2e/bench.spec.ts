@@ -73,9 +73,7 @@ test.describe('the bench', () => {
     await page.getByLabel('What lives here').selectOption({ label: 'A queen held inside' });
     await slip(page).getByRole('button', { name: 'Right', exact: true }).click();
     await page.getByLabel('What lives here').selectOption({ label: 'Stores' });
-    const box = await divider(page).boundingBox();
-    if (!box) throw new Error('no divider');
-    await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+    await divider(page).click();
     await page.getByLabel('Kind').selectOption({ label: 'Excluder: workers pass' });
     await checks(page).getByRole('button', { name: 'Turn its disc to vent' }).click();
     await expect(checks(page).getByText(/nothing to look at/)).toBeVisible();
@@ -87,6 +85,8 @@ test.describe('the bench', () => {
     await expect(checks(page).getByText(/nothing to look at/)).toBeVisible();
     // Dragged, it lets itself be caught by equal slack again.
     const at = Number(await divider(page).getAttribute('aria-valuenow'));
+    const box = await divider(page).boundingBox();
+    if (!box) throw new Error('no divider');
     await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
     await page.mouse.down();
     await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 30, { steps: 6 });
@@ -202,6 +202,22 @@ test.describe('the bench', () => {
       );
     expect(await watts(/foam walls/)).toBeLessThan(await watts(/As drawn/));
     await expect(warmth.getByRole('img', { name: /In spring .* kg left/ })).toBeVisible();
+    const climate = (csv: string) =>
+      warmth
+        .getByLabel('Read a climate')
+        .setInputFiles({ name: 'own.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+    await warmth.getByText(/^Climate:/).click();
+    await climate('date;mean\n2025-01;3\n');
+    await expect(warmth.getByText(/nothing for October/)).toBeVisible();
+    await climate(
+      `date,mean\n${['10', '11', '12', '01', '02', '03'].map((month) => `2025-${month},-12`).join('\n')}\n2025-03,9\n`,
+    );
+    await expect(warmth.getByRole('heading', { name: 'A winter in your climate' })).toBeVisible();
+    await expect(warmth.getByText('1 row had a date that came before; the first counts.')).toBeVisible();
+    await warmth.getByText(/^Hefts/).click();
+    await warmth.getByLabel('Stores found, in kg').fill('9');
+    await warmth.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(warmth.getByText(/By your hefts it uses \d+ % less than reckoned/)).toBeVisible();
     await page.getByRole('button', { name: 'Air', exact: true }).click();
     const air = page.getByRole('complementary', { name: 'Air' });
     await air.getByLabel('Outside temperature in °C').fill('30');

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Body, Sheet } from './layer.ts';
-import { Id, Instant, name, positive, text, zeroOrMore } from './primitives.ts';
+import { claimedR, Id, Instant, name, positive, text, zeroOrMore } from './primitives.ts';
 
 /** The schema of design contents that this program writes; older ones are upgraded, newer ones refused. */
 export const DESIGN_SCHEMA_VERSION = 2;
@@ -46,6 +46,7 @@ export const Roof = z.strictObject({
   room: zeroOrMore('The room under the roof'),
   /** One lid over all compartments, or one for each. */
   each: z.boolean(),
+  claimedR,
 });
 export type Roof = z.infer<typeof Roof>;
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { EntranceState } from './compute.ts';
 import { Format } from './format.ts';
-import { Length, PartId, positive, signed, text, zeroOrMore } from './primitives.ts';
+import { claimedR, Length, PartId, positive, signed, text, zeroOrMore } from './primitives.ts';
 
 /** The layers of a stack: bodies (rims are bodies without frames) and the sheets that lie between them. */
 
@@ -156,5 +156,6 @@ export const Sheet = z.strictObject({
   /** Format that it is cut for. */
   fits: text(80),
   holes: z.array(Hole).max(40, 'At most 40 holes fit a sheet.'),
+  claimedR,
 });
 export type Sheet = z.infer<typeof Sheet>;

@@ -60,3 +60,10 @@ export const zeroOrMore = (what: string) =>
   );
 export const signed = (what: string) =>
   Length.refine(({ mm }) => Math.abs(mm) <= MOST_MM, { path: ['mm'], error: tooLong(what) });
+
+/** A resistance to heat that a maker claims, in m²K/W; kept beside the one that is computed, never in its place. */
+export const claimedR = z
+  .number()
+  .gt(0, 'A resistance is above 0 m²K/W.')
+  .max(50, 'No cover has a resistance of more than 50 m²K/W.')
+  .optional();

@@ -92,8 +92,10 @@ export {
   type CompartmentPhysics,
   type Conditions,
 } from './warmth/boxPhysics.ts';
+export { resistanceOf, roofLayers, sheetLayer } from './warmth/materials.ts';
 export { ABSORPTANCE, type Paint, sunAt } from './warmth/sun.ts';
 export { warmth, warmthProblems } from './warmth/warmth.ts';
+export { type Climate, readClimate } from './winter/climate.ts';
 export { beesOfSeams, clusterRadius, effortWords, seamsOfBees, winter } from './winter/cluster.ts';
 export {
   calibrate,

@@ -1,4 +1,16 @@
-import type { Bay, Board, Body, Entrance, Hole, Mark, Sheet, Side, Slot, Vent } from '@yellow-cell/contract';
+import type {
+  Bay,
+  Board,
+  Body,
+  DesignContent,
+  Entrance,
+  Hole,
+  Mark,
+  Sheet,
+  Side,
+  Slot,
+  Vent,
+} from '@yellow-cell/contract';
 import {
   type BoxModel,
   bodyWith,
@@ -7,6 +19,8 @@ import {
   fitSentence,
   fitWord,
   markUnlike,
+  resistanceOf,
+  sheetLayer,
   withDividerAt,
   withDummy,
   withEntranceAdded,
@@ -22,6 +36,7 @@ import { MarkIcon } from '../drawing/MarkSign.tsx';
 import { SelectField } from '../parts/Field.tsx';
 import { LengthField } from '../parts/LengthField.tsx';
 import { Stepper } from '../parts/Stepper.tsx';
+import { ClaimField } from './ClaimField.tsx';
 import { GapList } from './GapList.tsx';
 import { FloorFields, RoofFields } from './StackFields.tsx';
 import type { DraftDesk } from './useDraft.ts';
@@ -551,6 +566,11 @@ function SheetFields({ desk, sheet, onChoose, model }: PartFieldsProps & { sheet
         />
         One for each compartment
       </label>
+      <ClaimField
+        computed={resistanceOf([sheetLayer(sheet)])}
+        claimed={sheet.claimedR}
+        onChange={(claimedR) => desk.edit((now) => withClaim(now, sheet, claimedR), `claim-${sheet.id}`)}
+      />
       <ul className="mt-1">
         {sheet.holes.map((hole, index) => (
           <li key={hole.id}>
@@ -565,6 +585,13 @@ function SheetFields({ desk, sheet, onChoose, model }: PartFieldsProps & { sheet
       </button>
     </Frame>
   );
+}
+
+/** A claim that is taken back leaves no field behind. */
+function withClaim(design: DesignContent, sheet: Sheet, claimedR: number | undefined): DesignContent {
+  const { claimedR: _, ...rest } = sheet;
+  const next: Sheet = claimedR === undefined ? rest : { ...rest, claimedR };
+  return { ...design, layers: design.layers.map((layer) => (layer.id === sheet.id ? next : layer)) };
 }
 
 const USES: readonly (readonly [Bay['use'], string])[] = [

@@ -1,8 +1,17 @@
 import type { Body, DesignContent, Sheet } from '@yellow-cell/contract';
-import { type BoxModel, coverSheet, emptyBody, withLayers, withoutPart } from '@yellow-cell/core';
+import {
+  type BoxModel,
+  coverSheet,
+  emptyBody,
+  resistanceOf,
+  roofLayers,
+  withLayers,
+  withoutPart,
+} from '@yellow-cell/core';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { SelectField } from '../parts/Field.tsx';
 import { LengthField } from '../parts/LengthField.tsx';
+import { ClaimField } from './ClaimField.tsx';
 import type { DraftDesk } from './useDraft.ts';
 
 /** What stands on what, from the roof down: layers are added, moved and taken out here. */
@@ -213,6 +222,21 @@ export function RoofFields({ desk }: { desk: DraftDesk }) {
         <option value="insulated">Insulated</option>
         <option value="glazed">Glazed</option>
       </SelectField>
+      <LengthField
+        label="Thickness"
+        value={roof.thickness}
+        onChange={(thickness) => set({ thickness }, 'roof-thick')}
+      />
+      <ClaimField
+        computed={resistanceOf(roofLayers(desk.draft.content))}
+        claimed={roof.claimedR}
+        onChange={(claimedR) =>
+          desk.edit((now) => {
+            const { claimedR: _, ...rest } = now.roof;
+            return { ...now, roof: claimedR === undefined ? rest : { ...rest, claimedR } };
+          }, 'roof-claim')
+        }
+      />
       <LengthField
         label="Room under it"
         takes="zero"

@@ -1,8 +1,20 @@
-import { type BoxPhysics, effortWords, forecastWinter, seamsOfBees, valleyWinter } from '@yellow-cell/core';
+import {
+  type BoxPhysics,
+  type Climate,
+  calibrate,
+  effortWords,
+  forecastWinter,
+  seamsOfBees,
+  valleyWinter,
+} from '@yellow-cell/core';
 import { scaleLinear, scalePoint } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useId, useMemo, useState } from 'react';
+import { keep, readKept } from '../app/kept.ts';
+import { ClimateField } from './ClimateField.tsx';
+import { type Heft, HeftFields } from './HeftFields.tsx';
 
+const CLIMATE = 'yc-climate';
 const SIZE = { width: 320, height: 170, left: 30, right: 8, top: 10, bottom: 24 };
 const EFFORT = { easy: 'easily', hard: 'hard', dwindles: 'so hard that it is likely to dwindle' } as const;
 /** Pitch that seams are counted by, in mm. */
@@ -13,15 +25,22 @@ export function WinterChart({ physics }: { physics: BoxPhysics }) {
   const [chosen, setChosen] = useState(0);
   const [stores_kg, setStores] = useState(10);
   const id = useId();
+  const [climate, setClimate] = useState<Climate | undefined>(() => readKept<Climate>(CLIMATE));
+  const [hefts, setHefts] = useState<readonly Heft[]>([]);
+  const seasons = useMemo(() => climate?.months ?? valleyWinter(), [climate]);
   const each = physics.compartments[chosen] ?? physics.compartments[0];
   const bees_kg = each?.bees_kg ?? 0;
   const ua_WK = each?.sharedUa_WK ?? 1;
+  const factor = useMemo(
+    () => (bees_kg > 0 && ua_WK > 0 ? calibrate({ bees_kg, ua_WK, stores_kg, months: seasons }, hefts) : 1),
+    [bees_kg, ua_WK, stores_kg, seasons, hefts],
+  );
   const forecast = useMemo(
     () =>
       bees_kg > 0 && ua_WK > 0
-        ? forecastWinter({ bees_kg, ua_WK, stores_kg, months: valleyWinter() })
+        ? forecastWinter({ bees_kg, ua_WK, stores_kg, months: seasons, factor })
         : undefined,
-    [bees_kg, ua_WK, stores_kg],
+    [bees_kg, ua_WK, stores_kg, seasons, factor],
   );
   if (!each || !forecast) return null;
   const months = [
@@ -44,7 +63,7 @@ export function WinterChart({ physics }: { physics: BoxPhysics }) {
   const words = `In spring ${last?.middle_kg.toFixed(1)} kg left, likely ${last?.low_kg.toFixed(1)} to ${last?.high_kg.toFixed(1)}; ${Math.round(forecast.starved * 100)} % of winters starve it. In the coldest month it works ${EFFORT[effortWords(forecast.effort_Wkg)]}, ${forecast.effort_Wkg.toFixed(1)} W/kg.`;
   return (
     <section aria-label="A winter">
-      <h3 className="eyebrow">A winter in the valley</h3>
+      <h3 className="eyebrow">A winter {climate ? 'in your climate' : 'in the built-in valley'}</h3>
       <div className="flex flex-wrap items-center gap-2 text-sm">
         {physics.compartments.length > 1 && (
           <select
@@ -106,6 +125,20 @@ export function WinterChart({ physics }: { physics: BoxPhysics }) {
       <p className={`text-sm ${forecast.starved > 0.2 ? 'font-semibold text-danger' : ''}`}>
         {words} That is {seamsOfBees(bees_kg, PITCH_MM).toFixed(1)} seams of bees.
       </p>
+      <HeftFields hefts={hefts} onChange={setHefts} most={seasons.length} />
+      {hefts.length > 0 && (
+        <p className="text-sm">
+          By your hefts it uses {Math.round(Math.abs(factor - 1) * 100)} % {factor >= 1 ? 'more' : 'less'}{' '}
+          than reckoned; the forecast is fitted to that.
+        </p>
+      )}
+      <ClimateField
+        climate={climate}
+        onChange={(next) => {
+          setClimate(next);
+          keep(CLIMATE, next);
+        }}
+      />
     </section>
   );
 }

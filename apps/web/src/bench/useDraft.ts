@@ -11,7 +11,7 @@ export interface Draft {
   basedOn?: number;
 }
 
-interface History {
+export interface History {
   past: Draft[];
   draft: Draft;
   future: Draft[];
@@ -77,7 +77,7 @@ export function useDraft(id: string, saved: Design | undefined): DraftDesk {
   };
 }
 
-const begun = (draft: Draft, changed: boolean): History => ({
+export const begun = (draft: Draft, changed: boolean): History => ({
   past: [],
   draft,
   future: [],
@@ -85,7 +85,7 @@ const begun = (draft: Draft, changed: boolean): History => ({
   last: { tag: '', at: 0 },
 });
 
-function stepped(history: History, step: Step): History {
+export function stepped(history: History, step: Step): History {
   const { past, draft, future, last } = history;
   switch (step.kind) {
     case 'reset':

@@ -242,15 +242,20 @@ const heldQueen: Rule = ({ model, design }) => {
     });
 };
 
+const hasQueen = (use: BayUse): boolean => OCCUPANTS[use].length > 0 && use !== 'grafts';
+
 /** What stands between two colonies that each are meant to have a queen (requirement 13). */
 const betweenColonies: Rule = ({ model, design }) =>
   model.boards.flatMap(({ board }): Finding[] => {
     const left = model.spaces.find(({ column }) => column?.right?.board.id === board.id);
     const right = model.spaces.find(({ column }) => column?.left?.board.id === board.id);
     const [a, b] = [left, right].map((space) => compartmentOf(model, space?.id ?? ''));
-    if (!a || !b || a === b) return [];
-    const queens = [a, b].every(({ use }) => OCCUPANTS[use].length > 0 && use !== 'grafts');
-    if (!queens) return [];
+    if (!a || !b || !left || !right) return [];
+    // A dummy makes one compartment of both sides: then it is what each side is meant for that counts.
+    if (
+      ![left, right].every(({ bays }) => bays.some(({ use, frames }) => hasQueen(use) && frames.length > 0))
+    )
+      return [];
     const weak = board.kind === 'open' || board.kind === 'dummy';
     const screen = board.kind === 'screen';
     const single = screen && board.thickness.mm < 6;
@@ -261,8 +266,8 @@ const betweenColonies: Rule = ({ model, design }) =>
         holds: !weak,
         places: [board.id],
         sentence: weak
-          ? `${boardName(model, board.id)} between ${a.name} and ${b.name} leaves both one colony: two queens meet.`
-          : `What stands between ${a.name} and ${b.name} keeps their queens apart.`,
+          ? `${boardName(model, board.id)} between ${left.name} and ${right.name} leaves both one colony: two queens meet.`
+          : `What stands between ${left.name} and ${right.name} keeps their queens apart.`,
         fix: { label: 'Make it a tight divider', apply: () => withPart(design, board.id, tight(design)) },
       },
       ...(screen

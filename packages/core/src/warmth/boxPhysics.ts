@@ -12,9 +12,10 @@ import { AIR_HEAT, ZERO_C_IN_K } from '../air/physics.ts';
 import { sideBearing } from '../box/compass.ts';
 import { type BoxModel, type Compartment, deriveBox, isEntrance } from '../box/model.ts';
 import { lengthOf } from '../geometry/block.ts';
+import { resistanceOf } from './materials.ts';
 import { type HeatFace, type HeatNetwork, heatNetwork } from './network.ts';
 import { ABSORPTANCE, FILM_OUTSIDE, irradiance, type Paint, type SunPlace } from './sun.ts';
-import { OUTSIDE, solveWarmth } from './warmth.ts';
+import { OUTSIDE, RSE, RSI, solveWarmth } from './warmth.ts';
 
 /** What the air and the bees are like for which a box is worked out. */
 export interface Conditions {
@@ -263,10 +264,7 @@ function sunHeat({ faces }: HeatNetwork, { sun }: Conditions): Map<string, numbe
     const space = face.between[0];
     const bearing = face.side ? sideBearing(sun.front_deg, face.side) : 0;
     const on = irradiance(sun.place, face.kind === 'cover' ? 0 : 90, bearing);
-    const r =
-      0.13 +
-      0.04 +
-      face.layers.reduce((sum, { thickness_mm, lambda_WmK }) => sum + thickness_mm / 1_000 / lambda_WmK, 0);
+    const r = RSI.wall + RSE + resistanceOf(face.layers);
     const watts =
       face.part === 'pane'
         ? face.area_m2 * 0.85 * on

@@ -62,3 +62,7 @@ export const followerLayers = (thickness_mm: number, insulation_mm: number): Lay
   boardLayer(thickness_mm),
   ...(insulation_mm > 0 ? [layer(insulation_mm, LAMBDA.foam)] : []),
 ];
+
+/** Resistance of layers, in m²K/W, without the air at their surfaces: what a maker's claim is held against. */
+export const resistanceOf = (layers: readonly Layer[]): number =>
+  layers.reduce((sum, { thickness_mm, lambda_WmK }) => sum + thickness_mm / 1_000 / lambda_WmK, 0);

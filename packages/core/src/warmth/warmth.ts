@@ -3,6 +3,7 @@ import { AIR_HEAT } from '../air/physics.ts';
 import { refuse } from '../problems.ts';
 import { groupSpaces } from '../reach/groups.ts';
 import { solveLinear } from './linear.ts';
+import { resistanceOf } from './materials.ts';
 
 export const OUTSIDE = 'outside';
 /** Resistances of the air at a surface, in m²K/W (ISO 6946 conventions, handbook 3). */
@@ -50,10 +51,7 @@ export function solveWarmth(question: WarmthQuestion): WarmthAnswer {
 
 /** R = Rsi + Σ thickness ÷ λ + Rse, in m²K/W; between two inside spaces Rsi at both faces. */
 export function uValue(face: Pick<Face, 'between' | 'kind' | 'layers'>): number {
-  const layers = face.layers.reduce(
-    (sum, { thickness_mm, lambda_WmK }) => sum + thickness_mm / 1_000 / lambda_WmK,
-    0,
-  );
+  const layers = resistanceOf(face.layers);
   const [first, second] = face.between;
   return 1 / (surfaceResistance(face, first) + layers + surfaceResistance(face, second));
 }

@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest';
+import { designProblems } from '../box/designProblems.ts';
+import { familyDesign } from '../families/build.ts';
+import { families } from '../families/families.ts';
+import { arrangements } from './arrangements.ts';
+import type { Conditions } from './boxPhysics.ts';
+import { sunAt } from './sun.ts';
+
+const winter: Conditions = {
+  outside_C: -3,
+  outside_RH: 0.85,
+  heat_Wkg: 12,
+  held_C: 15,
+  stores_kgDayPerKg: 0.11,
+  brood: false,
+};
+const shut: Conditions = {
+  ...winter,
+  outside_C: 30,
+  heat_Wkg: 40,
+  held_C: 34.5,
+  brood: true,
+  sun: { place: sunAt('2026-07-01T11:00:00Z', 48, 15), front_deg: 180, paint: 'dark' },
+};
+const by = (all: ReturnType<typeof arrangements>, key: string) => all.find((each) => each.key === key);
+
+describe('what each change would bring', () => {
+  it('starts from the box as drawn, and every change can be built, for every family', () => {
+    for (const { family } of families) {
+      const design = familyDesign(family);
+      const all = arrangements(design, winter);
+      expect(all[0]).toMatchObject({ key: 'drawn', design });
+      for (const each of all) {
+        expect(designProblems(each.design)).toEqual([]);
+        expect(Number.isFinite(each.watts)).toBe(true);
+      }
+    }
+  });
+
+  it('never needs more to keep warm with insulation, nor with fewer openings', () => {
+    const all = arrangements(familyDesign('threeWay'), winter);
+    const drawn = by(all, 'drawn')?.watts ?? 0;
+    for (const key of ['roof', 'foil', 'walls', 'reduced', 'highShut'])
+      expect(by(all, key)?.watts).toBeLessThanOrEqual(drawn);
+  });
+
+  it('makes more water where less air goes', () => {
+    const all = arrangements(familyDesign('nucleus'), winter);
+    expect(by(all, 'highShut')?.condensate_gDay).toBeGreaterThan(by(all, 'drawn')?.condensate_gDay ?? 0);
+  });
+
+  it('gives a shut box longer in the shade, and painted white, than dark in the sun', () => {
+    const all = arrangements(familyDesign('foldedSheet'), shut);
+    const minutes = (key: string) => by(all, key)?.minutes ?? Number.POSITIVE_INFINITY;
+    expect(minutes('drawn')).toBeLessThan(60);
+    expect(minutes('white')).toBeGreaterThan(minutes('drawn'));
+    expect(minutes('shade')).toBeGreaterThan(minutes('white'));
+  });
+
+  it('offers insulation behind a follower only where there is one', () => {
+    expect(by(arrangements(familyDesign('followerReduced'), winter), 'follower')?.watts).toBeLessThan(
+      by(arrangements(familyDesign('followerReduced'), winter), 'drawn')?.watts ?? 0,
+    );
+    expect(by(arrangements(familyDesign('nucleus'), winter), 'follower')).toBeUndefined();
+  });
+});
