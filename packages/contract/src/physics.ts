@@ -69,13 +69,16 @@ export const WarmthQuestion = z.strictObject({
     .array(
       z.strictObject({
         between,
-        area_m2: aboveZero('The area of a face', 100, 'm²'),
+        area_m2: aboveZero('The area of a face', 100, 'm²').min(1e-6, 'A face of less than 1 mm² is none.'),
         kind: FaceKind,
         layers: z
           .array(
             z.strictObject({
               thickness_mm: aboveZero("A layer's thickness", 5_000, 'mm'),
-              lambda_WmK: aboveZero("A layer's conductivity", 1_000, 'W/mK'),
+              lambda_WmK: aboveZero("A layer's conductivity", 1_000, 'W/mK').min(
+                1e-3,
+                'No material conducts less than 0.001 W/mK.',
+              ),
             }),
           )
           .min(1, 'A face has at least one layer.')

@@ -87,7 +87,8 @@ function minutesTo(room: Room, steady_K: number, limit_C: number): number | null
     const left = all * Math.exp(-u);
     return (room.capacity * left) / netHeat(room, steady_K - left);
   };
-  return simpson(slowness, 0, until) / 60;
+  const minutes = simpson(slowness, 0, until) / 60;
+  return Number.isFinite(minutes) ? minutes : null; // so slow that no clock counts it
 }
 
 const STEPS = 600;

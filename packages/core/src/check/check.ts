@@ -20,6 +20,7 @@ const rules: readonly Rule[] = [
   ...familyRules,
 ];
 
+const MOST_TRIED = 40;
 const WORST: readonly Severity[] = ['danger', 'fault', 'care', 'note'];
 
 /**
@@ -29,6 +30,10 @@ const WORST: readonly Severity[] = ['danger', 'fault', 'care', 'note'];
 export function checkDesign(design: DesignContent): CheckResult[] {
   const findings = findingsOf(design);
   const before = findings.filter(({ holds }) => !holds);
+  // Trying a fix means checking the whole box again: the worst come first, and there is an end to it.
+  const tried = new Set(
+    [...before].sort((a, b) => WORST.indexOf(a.severity) - WORST.indexOf(b.severity)).slice(0, MOST_TRIED),
+  );
   const results = findings.map((finding): CheckResult => {
     const { fix, figure = null, limit = null, unit = 'mm', ...rest } = finding;
     return {
@@ -38,7 +43,7 @@ export function checkDesign(design: DesignContent): CheckResult[] {
       unit,
       key: keyOf(finding),
       places: [...finding.places],
-      fix: finding.holds || !fix ? null : triedFix(fix, finding, before),
+      fix: !fix || !tried.has(finding) ? null : triedFix(fix, finding, before),
       overruled: design.overrules.find(({ check }) => check === keyOf(finding))?.reason ?? null,
     };
   });

@@ -124,13 +124,16 @@ export function warmthProblems({ spaces, faces, flows = [] }: WarmthQuestion): P
   return untied({ spaces, faces, flows });
 }
 
+/** Less air than this, in m³/s, ties nothing. */
+const LEAST_FLOW = 1e-9;
+
 /** A space that nothing ties to a fixed temperature would grow warm, or cold, without end. */
 function untied({
   spaces,
   faces,
   flows = [],
 }: Pick<WarmthQuestion, 'spaces' | 'faces' | 'flows'>): Problem[] {
-  const ties = [...faces, ...flows.filter(({ flow_m3s }) => flow_m3s > 0)];
+  const ties = [...faces, ...flows.filter(({ flow_m3s }) => flow_m3s > LEAST_FLOW)];
   const fixed = new Set([
     OUTSIDE,
     ...spaces.filter(({ hold_C }) => hold_C !== undefined).map(({ name }) => name),
