@@ -10,9 +10,12 @@ export interface StartOptions {
   empty: boolean;
   reset: boolean;
   yes: boolean;
+  /** Where readings of scales and probes are asked for. */
+  sensors?: string;
 }
 
-const USAGE = 'npm start -- [--port N] [--host ADDRESS] [--data DIR] [--empty] [--reset [--yes]]';
+const USAGE =
+  'npm start -- [--port N] [--host ADDRESS] [--data DIR] [--empty] [--sensors URL] [--reset [--yes]]';
 
 export function startOptions(args: readonly string[]): StartOptions {
   const values = parsed(args);
@@ -31,7 +34,14 @@ export function startOptions(args: readonly string[]): StartOptions {
     empty: values.empty,
     reset: values.reset,
     yes: values.yes,
+    ...(values.sensors ? { sensors: sensorUrl(values.sensors) } : {}),
   };
+}
+
+function sensorUrl(text: string): string {
+  if (!/^https?:\/\//.test(text) || !URL.canParse(text))
+    throw new Said(`--sensors ${text}: an address starts with http:// or https://.`);
+  return text;
 }
 
 function parsed(args: readonly string[]) {
@@ -42,6 +52,7 @@ function parsed(args: readonly string[]) {
         port: { type: 'string', default: '8173' },
         host: { type: 'string', default: '127.0.0.1' },
         data: { type: 'string' },
+        sensors: { type: 'string' },
         empty: { type: 'boolean', default: false },
         reset: { type: 'boolean', default: false },
         yes: { type: 'boolean', default: false },

@@ -12,6 +12,7 @@ export interface ServerSettings {
   command: readonly string[];
   logLevel?: string;
   today?: string | undefined;
+  sensors?: string | undefined;
 }
 
 const READY_WAIT_MS = 90_000;
@@ -27,6 +28,7 @@ export async function startServer({
   command,
   logLevel = 'warn',
   today,
+  sensors,
 }: ServerSettings): Promise<ChildProcess> {
   const [program = process.execPath, ...args] = command;
   const child = spawn(program, args, {
@@ -43,6 +45,7 @@ export async function startServer({
       YC_EMPTY: empty ? '1' : '0',
       LOG_LEVEL: process.env.LOG_LEVEL ?? logLevel,
       ...(today ? { YC_TODAY: today } : {}),
+      ...(sensors ? { YC_SENSORS: sensors } : {}),
     },
   });
   let ended = false;

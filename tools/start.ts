@@ -29,13 +29,14 @@ await main(async () => {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop(0));
   try {
     cluster = ownUrl ? undefined : await startCluster(options.dataDir);
-    const { host, port, empty } = options;
+    const { host, port, empty, sensors } = options;
     server = await startServer({
       databaseUrl: ownUrl ?? cluster?.url ?? '',
       host,
       port,
       webDir,
       empty,
+      sensors,
       command: [process.execPath, serverFile],
     });
     server.once('exit', (code) => {

@@ -14,9 +14,11 @@ import { designFileRoutes } from './routes/designFiles.ts';
 import { designRoutes } from './routes/designs.ts';
 import { eventRoutes } from './routes/events.ts';
 import { reportRoutes } from './routes/reports.ts';
+import { sensorRoutes } from './routes/sensors.ts';
 import { sessionRoutes } from './routes/session.ts';
 import { yardRoutes } from './routes/yards.ts';
 import type { Context } from './services/context.ts';
+import type { SensorFeed } from './services/sensors.ts';
 import type { Database } from './store/database.ts';
 import { migrationLevel } from './store/migrate.ts';
 
@@ -26,6 +28,7 @@ export interface AppOptions {
   logLevel?: string;
   /** Set once the database is migrated and loaded. */
   ready: { context?: Context };
+  feed?: SensorFeed | undefined;
 }
 
 const BODY_BYTES = 2 * 1024 * 1024;
@@ -34,7 +37,7 @@ const BROTLI_QUALITY = 5;
 
 class NotReady extends Error {}
 
-export async function buildApp({ database, webDir, logLevel = 'silent', ready }: AppOptions) {
+export async function buildApp({ database, webDir, logLevel = 'silent', ready, feed }: AppOptions) {
   const app = fastify({
     logger: { level: logLevel },
     bodyLimit: BODY_BYTES,
@@ -78,6 +81,7 @@ export async function buildApp({ database, webDir, logLevel = 'silent', ready }:
       await api.register(designFileRoutes);
       for (const routes of [sessionRoutes, designRoutes, yardRoutes, eventRoutes, reportRoutes])
         await api.register(routes, { context });
+      await api.register(sensorRoutes, { context, feed });
       api.get('/openapi.json', { schema: { hide: true } }, () => app.swagger());
     },
     { prefix: '/api' },

@@ -11,6 +11,8 @@ const Environment = z.object({
   YC_EMPTY: z.enum(['0', '1']).default('0'),
   /** Pins the day that counts as today, for tests, benchmarks and pictures. */
   YC_TODAY: CalendarDate.optional(),
+  /** Where readings of scales and probes are asked for (docs/formats.md). */
+  YC_SENSORS: z.url({ protocol: /^https?$/ }).optional(),
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('info'),
 });
 
@@ -21,6 +23,7 @@ export interface Config {
   webDir?: string;
   empty: boolean;
   today?: string;
+  sensors?: string;
   logLevel: string;
 }
 
@@ -30,7 +33,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     const said = parsed.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`).join('\n');
     throw new Error(`The server's settings are not right.\n${said}`);
   }
-  const { DATABASE_URL, HOST, PORT, YC_WEB, YC_EMPTY, YC_TODAY, LOG_LEVEL } = parsed.data;
+  const { DATABASE_URL, HOST, PORT, YC_WEB, YC_EMPTY, YC_TODAY, YC_SENSORS, LOG_LEVEL } = parsed.data;
   return Object.freeze({
     databaseUrl: DATABASE_URL,
     host: HOST,
@@ -39,5 +42,6 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     logLevel: LOG_LEVEL,
     ...(YC_WEB ? { webDir: YC_WEB } : {}),
     ...(YC_TODAY ? { today: YC_TODAY } : {}),
+    ...(YC_SENSORS ? { sensors: YC_SENSORS } : {}),
   });
 }

@@ -2,6 +2,7 @@ import { buildApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { prepare } from './prepare.ts';
 import { realClock } from './services/clock.ts';
+import { type SensorFeed, watchSensors } from './services/sensors.ts';
 import { openDatabase } from './store/database.ts';
 
 const config = readConfig(process.env);
@@ -9,12 +10,17 @@ const ready: Parameters<typeof buildApp>[0]['ready'] = {};
 const database = openDatabase(config.databaseUrl, (error) =>
   app.log.warn({ err: error }, 'idle database connection lost'),
 );
-const app = await buildApp({ database, webDir: config.webDir, logLevel: config.logLevel, ready });
+const feed: SensorFeed | undefined = config.sensors
+  ? { url: config.sensors, polledAt: null, problem: null }
+  : undefined;
+const app = await buildApp({ database, webDir: config.webDir, logLevel: config.logLevel, ready, feed });
+let stopWatching = (): void => undefined;
 
 let stopping = false;
 async function stop(exitCode: number): Promise<void> {
   if (stopping) return;
   stopping = true;
+  stopWatching();
   await app.close();
   await database.destroy();
   process.exit(exitCode);
@@ -24,6 +30,7 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => vo
 try {
   await app.listen({ host: config.host, port: config.port });
   ready.context = await prepare(database, realClock(config.today), config.empty);
+  if (feed) stopWatching = watchSensors(feed, ready.context, () => new Date());
   app.log.info('ready');
 } catch (error) {
   app.log.fatal({ err: error }, 'could not start');

@@ -169,6 +169,7 @@ describe('the server', () => {
         '/api/designs/{id}/versions',
         '/api/events',
         '/api/health',
+        '/api/sensors',
         '/api/session',
         '/api/settings',
         '/api/takes',

@@ -7,5 +7,6 @@ export * from './layer.ts';
 export * from './physics.ts';
 export * from './primitives.ts';
 export * from './problem.ts';
+export * from './sensor.ts';
 export * from './status.ts';
 export * from './yard.ts';

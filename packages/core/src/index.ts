@@ -84,6 +84,7 @@ export { TOLERANCE } from './numbers.ts';
 export { ProblemsError } from './problems.ts';
 export { type Random, seededRandom } from './random.ts';
 export { reach, reachProblems } from './reach/reach.ts';
+export { judgeFeed, reportOf } from './sensors/judge.ts';
 export { MM_PER_INCH, type ParsedLength, parseLength, showLength, showLengthBare } from './units/length.ts';
 export { type Arranged, arrangements } from './warmth/arrangements.ts';
 export {

@@ -18,6 +18,7 @@ export interface Tables {
   round_state: RoundStateTable;
   weather_day: WeatherDayTable;
   event_to_settle: EventToSettleTable;
+  sensor_reading: SensorReadingTable;
 }
 
 export interface Owned {
@@ -131,6 +132,15 @@ export interface EventToSettleTable extends Owned {
   event_id: string;
   box_id: string;
   sentence: string;
+}
+
+export interface SensorReadingTable extends Owned {
+  box: string;
+  measure: string;
+  at: string;
+  value: number | null;
+  raw: string;
+  flag: string | null;
 }
 
 export type EventRow = Selectable<EventTable>;

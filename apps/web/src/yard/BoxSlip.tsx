@@ -5,6 +5,7 @@ import { draft, useLog } from '../app/useLog.ts';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { History } from './History.tsx';
 import { NoteForm } from './NoteForm.tsx';
+import { SensorLines } from './SensorLines.tsx';
 import { statusLine } from './statusLine.ts';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, YardView } from './useYard.ts';
@@ -63,6 +64,7 @@ export function BoxSlip({
           </li>
         ))}
       </ul>
+      {isToday && <SensorLines label={box.label} />}
       {isToday && <NoteForm box={box.id} title={box.label} />}
       {isToday && !holdsBees && (
         <button

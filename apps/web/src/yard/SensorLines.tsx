@@ -1,0 +1,69 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Measure, SensorReport } from '@yellow-cell/contract';
+import { getJson } from '../app/api.ts';
+
+const ASK_MS = 60_000;
+const NAMES: Readonly<Record<Measure, readonly [string, string]>> = {
+  temperature_C: ['inside', '°C'],
+  humidity_pct: ['moist air', '%'],
+  weight_kg: ['weight', 'kg'],
+};
+
+/** What a scale and a probe say of one box now; what was set aside is told, and reckoned with nowhere. */
+export function SensorLines({ label }: { label: string }) {
+  const { data } = useQuery({
+    queryKey: ['sensors'],
+    queryFn: ({ signal }) => getJson<SensorReport>('/sensors', signal),
+    refetchInterval: ASK_MS,
+  });
+  const own = data?.boxes.find(({ box }) => box === label);
+  if (!data || (!own && !data.problem)) return null;
+  return (
+    <section aria-label="Sensors">
+      <h3 className="eyebrow">Scale and probe</h3>
+      {data.problem && <p className="text-danger">{data.problem}</p>}
+      {own && (
+        <>
+          <dl>
+            {own.latest.map(({ measure, value, at }) => (
+              <div key={measure} className="row-line">
+                <dt>{NAMES[measure][0]}</dt>
+                <dd>
+                  <strong>
+                    {value} {NAMES[measure][1]}
+                  </strong>{' '}
+                  <span className="text-sm text-soft">{timeOf(at)}</span>
+                </dd>
+              </div>
+            ))}
+          </dl>
+          {own.silentSince && (
+            <p className="text-danger">Nothing has come since {timeOf(own.silentSince)}.</p>
+          )}
+          {own.setAside.length > 0 && (
+            <details>
+              <summary className="text-sm text-soft">
+                {own.setAside.length} reading{own.setAside.length > 1 ? 's' : ''} set aside
+              </summary>
+              <ul className="text-sm">
+                {own.setAside.map(({ measure, at, sentence }) => (
+                  <li key={measure + at} className="border-b border-hairline py-0.5">
+                    {NAMES[measure][0]}, {timeOf(at)}: {sentence}
+                  </li>
+                ))}
+              </ul>
+            </details>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+const format = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+const timeOf = (at: string): string => format.format(new Date(at));

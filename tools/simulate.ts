@@ -1,0 +1,63 @@
+import { createServer } from 'node:http';
+import { parseArgs } from 'node:util';
+import { seededRandom } from '@yellow-cell/core';
+import { main, Said } from './said.ts';
+
+/**
+ * A weather station and probes in boxes, invented: plausible readings every ten minutes as JSON (docs/formats.md),
+ * with noise, gaps, and now and then one that is wrong, so that the program can be seen to set it aside.
+ */
+const STEP_MS = 10 * 60_000;
+const BOXES = ['B1', 'B2', 'B3', 'B7', 'B8', 'B9', 'S1'];
+const WRONG = 0.03;
+const MISSING = 0.05;
+
+function feedAt(now: Date): object {
+  const tick = Math.floor(now.getTime() / STEP_MS);
+  const at = new Date(tick * STEP_MS).toISOString();
+  const hour = now.getUTCHours() + now.getUTCMinutes() / 60;
+  const outside = 14 - 7 * Math.cos(((hour - 3) / 24) * 2 * Math.PI);
+  const station = {
+    at,
+    temperature_C: round(outside),
+    humidity_pct: round(75 - 2 * (outside - 14)),
+    wind_ms: 2.1,
+    rain_mm: 0,
+  };
+  const hives = BOXES.flatMap((box, index) => {
+    const random = seededRandom(tick * 31 + index * 7_919);
+    if (random() < MISSING) return [];
+    const wrong = random() < WRONG;
+    return [
+      {
+        box,
+        at,
+        temperature_C: wrong ? 'err' : round(33.5 + random() + (index % 3) * 0.4),
+        humidity_pct: round(58 + 6 * random()),
+        weight_kg: wrong ? 240 : round(24 + index * 1.3 + 0.15 * random(), 2),
+      },
+    ];
+  });
+  return { station, hives };
+}
+
+const round = (value: number, digits = 1): number => Number(value.toFixed(digits));
+
+await main(async () => {
+  const { values } = parseArgs({ options: { port: { type: 'string', default: '8290' } } });
+  const port = Number(values.port);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new Said(`--port ${values.port}: a port is a whole number from 1 to 65535.`);
+  const server = createServer((request, response) => {
+    const found = request.url === '/readings';
+    response.writeHead(found ? 200 : 404, { 'content-type': 'application/json' });
+    response.end(JSON.stringify(found ? feedAt(new Date()) : { problem: 'Ask for /readings.' }));
+  });
+  server.listen(port, '127.0.0.1', () =>
+    console.log(
+      `Simulated readings are at http://127.0.0.1:${port}/readings   (Ctrl-C stops them)\nnpm start -- --sensors http://127.0.0.1:${port}/readings`,
+    ),
+  );
+  for (const signal of ['SIGINT', 'SIGTERM'] as const)
+    process.on(signal, () => server.close(() => process.exit(0)));
+});
