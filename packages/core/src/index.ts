@@ -4,7 +4,9 @@ export { bayGroups, columnsOf, framesIn, placesIn } from './box/columns.ts';
 export { type CompassPoint, compassPoint, sideBearing } from './box/compass.ts';
 export { designChanges } from './box/designChanges.ts';
 export { designProblems, fitQuestionOf } from './box/designProblems.ts';
+export { isRim, withRimDivided } from './box/divideRim.ts';
 export { type Drift, type DriftRisk, markUnlike } from './box/drift.ts';
+export { withDummy } from './box/dummy.ts';
 export {
   dividerRange,
   equalPlaces,
@@ -55,7 +57,6 @@ export { daylightHours } from './calendar/daylight.ts';
 export { type Day, dayOf, daysBetween, earlier, instantOf, later, plusDays } from './calendar/days.ts';
 export { showDay, showWindow } from './calendar/showDay.ts';
 export { check, checkProblems } from './check/answer.ts';
-export { withDummy } from './check/bodyRules.ts';
 export { checkDesign } from './check/check.ts';
 export { markWords } from './check/entranceRules.ts';
 export { type LimitName, limitsOf, limitTable } from './check/limits.ts';
@@ -93,6 +94,7 @@ export {
   type CompartmentPhysics,
   type Conditions,
 } from './warmth/boxPhysics.ts';
+export { type DayHour, type DayPlan, dayInBox } from './warmth/day.ts';
 export { resistanceOf, roofLayers, sheetLayer } from './warmth/materials.ts';
 export { ABSORPTANCE, type Paint, sunAt } from './warmth/sun.ts';
 export { warmth, warmthProblems } from './warmth/warmth.ts';

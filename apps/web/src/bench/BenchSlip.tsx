@@ -7,10 +7,12 @@ import {
   fitWord,
   framesIn,
   hasEqualSlack,
+  isRim,
   thicknessOf,
   withCompartmentCount,
   withEqualSlack,
   withFramesIn,
+  withRimDivided,
   withThickness,
 } from '@yellow-cell/core';
 import { memo } from 'react';
@@ -108,6 +110,20 @@ export const BenchSlip = memo(function BenchSlip({
             />
           )}
         </section>
+      )}
+      {body && isRim(body) && (
+        <p className="mt-2">
+          {body.boards.length === 0
+            ? 'This rim is one room over all that lies below it. '
+            : `This rim is parted into ${body.boards.length + 1} rooms. `}
+          <button
+            type="button"
+            className="underline"
+            onClick={() => desk.edit((now) => withRimDivided(now, body.id))}
+          >
+            Part it as the body below
+          </button>
+        </p>
       )}
       <MeasureTable model={model} />
       <StackFields desk={desk} model={model} onChoose={onChoose} setBody={setBody} />

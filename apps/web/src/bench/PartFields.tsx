@@ -18,9 +18,11 @@ import {
   findPart,
   fitSentence,
   fitWord,
+  frameFormat,
   markUnlike,
   resistanceOf,
   sheetLayer,
+  standardFormats,
   withDividerAt,
   withDummy,
   withEntranceAdded,
@@ -652,6 +654,24 @@ function SpaceFields({
             {label}
           </option>
         ))}
+      </SelectField>
+      <SelectField
+        label="Frames"
+        value={bay.format?.id ?? ''}
+        onChange={({ target }) => {
+          const standard = standardFormats.find(({ id }) => id === target.value);
+          const format = standard ? frameFormat(standard) : null;
+          desk.edit((now) => space.bays.reduce((changed, { id }) => withPart(changed, id, { format }), now));
+        }}
+      >
+        <option value="">{body.format.name}, the body’s own</option>
+        {standardFormats
+          .filter(({ id }) => id !== body.format.id)
+          .map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
       </SelectField>
       <GapList model={model} space={space.id} />
       <div className="mt-1 flex flex-wrap gap-2">

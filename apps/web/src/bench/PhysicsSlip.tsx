@@ -3,6 +3,7 @@ import { arrangements, type CompartmentPhysics, compassPoint, kgOfHeat, type Pai
 import { useMemo, useState } from 'react';
 import { SelectField } from '../parts/Field.tsx';
 import { Notice } from '../parts/Notice.tsx';
+import { DayChart } from './DayChart.tsx';
 import { showC } from './heat.ts';
 import { type BeeState, HEAT_WKG, type PhysicsDesk } from './usePhysics.ts';
 import { WinterChart } from './WinterChart.tsx';
@@ -58,7 +59,7 @@ export function PhysicsSlip({ kind, design, desk }: PhysicsSlipProps) {
         </Notice>
       )}
       <Compare kind={kind} design={design} desk={desk} />
-      {kind === 'warmth' && <WinterChart physics={physics} />}
+      {kind === 'warmth' ? <WinterChart physics={physics} /> : <DayChart design={design} desk={desk} />}
       <p className="mt-3 text-xs text-soft">
         Steady state; wind is left out. Bees cover six tenths of the comb. Stack flow through free areas,
         halved on the mesh of a shut box; ISO 6946 surfaces (handbook 3).
@@ -218,7 +219,7 @@ function WarmthLines({ each }: { each: CompartmentPhysics }) {
               color: 'var(--ink)',
             }}
           >
-            {share > 0.14 ? `${PARTS[part]} ${Math.round(share * 100)} %` : ''}
+            {share > 0.2 ? `${PARTS[part]} ${Math.round(share * 100)} %` : ''}
           </span>
         ))}
       </div>

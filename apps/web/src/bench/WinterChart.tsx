@@ -15,7 +15,7 @@ import { ClimateField } from './ClimateField.tsx';
 import { type Heft, HeftFields } from './HeftFields.tsx';
 
 const CLIMATE = 'yc-climate';
-const SIZE = { width: 320, height: 170, left: 30, right: 8, top: 10, bottom: 24 };
+const SIZE = { width: 320, height: 170, left: 30, right: 16, top: 10, bottom: 24 };
 const EFFORT = { easy: 'easily', hard: 'hard', dwindles: 'so hard that it is likely to dwindle' } as const;
 /** Pitch that seams are counted by, in mm. */
 const PITCH_MM = 35;

@@ -39,6 +39,9 @@ export interface PhysicsDesk {
   set(change: Partial<Weather>): void;
   conditions: Conditions;
   physics: BoxPhysics;
+  place: typeof PLACE;
+  /** The day on the ribbon. */
+  date: string;
 }
 
 const NOTHING: BoxPhysics = { compartments: [], surfaces: [], spaces: [] };
@@ -80,5 +83,12 @@ export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
     () => (shown ? boxPhysics(design, conditions) : NOTHING),
     [design, conditions, shown],
   );
-  return { weather, set: (change) => setChanged((now) => ({ ...now, ...change })), conditions, physics };
+  return {
+    weather,
+    set: (change) => setChanged((now) => ({ ...now, ...change })),
+    conditions,
+    physics,
+    place: PLACE,
+    date: on,
+  };
 }

@@ -1,7 +1,7 @@
-import type { Bay, DesignContent } from '@yellow-cell/contract';
+import { withDummy } from '../box/dummy.ts';
 import { hasEqualSlack, withEqualSlack, withFramesIn } from '../box/editDesign.ts';
 import { fitSentence } from '../box/fitSentence.ts';
-import { withBody, withPart } from '../box/parts.ts';
+import { withPart } from '../box/parts.ts';
 import { mm as length } from '../box/plainParts.ts';
 import type { Space } from '../box/spaces.ts';
 import { bodiesOf } from '../box/stack.ts';
@@ -39,23 +39,25 @@ const slack: Rule = (scene) => {
           figure: slack_mm,
           limit: limitOf(limits, limit),
           sentence: `${space.name}: ${fitSentence(fit, 'mm')}`,
-          ...(holds ? {} : { fix: slackFix(scene, space, slack_mm, fit.oneMoreFits) }),
+          ...fixIf(holds ? undefined : slackFix(scene, space, slack_mm, fit.oneMoreFits)),
         },
       ];
     }),
   );
 };
 
+const fixIf = (fix: Finding['fix']): Pick<Finding, 'fix'> => (fix ? { fix } : {});
+
 function slackFix(
-  { design, model }: Scene,
+  { design, model, limits }: Scene,
   space: Space,
   slack_mm: number,
   oneMoreFits: boolean,
-): NonNullable<Finding['fix']> {
+): Finding['fix'] {
   const body = space.body?.body;
   const bay = space.bays[0];
   const frames = bay?.frames.length ?? 0;
-  if (!body || !bay) return { label: 'Leave it', apply: () => design };
+  if (!body || !bay) return undefined;
   const even = withEqualSlack(design, body.id);
   if (!hasEqualSlack(body) && body.boards.length > 0) {
     const first = body.boards[0]?.id ?? '';
@@ -65,48 +67,10 @@ function slackFix(
       body.boards.length === 1 ? `Shift the divider ${mm(Math.abs(to - from))}` : 'Give all the same slack';
     return { label: number, apply: () => even };
   }
-  if (slack_mm < 0 || slack_mm < 8)
+  if (below(slack_mm, limits.slackTight))
     return { label: 'Take out a frame', apply: () => withFramesIn(design, bay.id, Math.max(0, frames - 1)) };
   if (oneMoreFits) return { label: 'Add a frame', apply: () => withFramesIn(design, bay.id, frames + 1) };
   return { label: 'Add a dummy', apply: () => withDummy(design, body.id, space) };
-}
-
-const DUMMY_MM = 6;
-const DUMMY_ROUND_MM = 7;
-
-/** A thin board with a bee space round it, after the last frame of a room (handbook 2, fit). */
-export function withDummy(design: DesignContent, bodyId: string, space: Space): DesignContent {
-  const bay = space.bays.at(-1);
-  const column = space.column;
-  if (!bay || !column) return design;
-  return withBody(design, bodyId, (body, ids) => {
-    const at = body.bays.findIndex(({ id }) => id === bay.id);
-    const groove = {
-      id: ids.next('groove'),
-      at: length(column.x[1] - DUMMY_MM - DUMMY_ROUND_MM),
-      depth: length(0),
-      play: length(0),
-    };
-    const board = {
-      id: ids.next('board'),
-      groove: groove.id,
-      kind: 'dummy' as const,
-      thickness: length(DUMMY_MM),
-      up: length(-DUMMY_ROUND_MM),
-      down: length(-DUMMY_ROUND_MM),
-      ends: length(DUMMY_ROUND_MM),
-      ears: false,
-      slot: null,
-      window: null,
-    };
-    const beyond: Bay = { id: ids.next('bay'), frames: [], format: null, use: bay.use };
-    return {
-      ...body,
-      grooves: [...body.grooves.slice(0, at), groove, ...body.grooves.slice(at)],
-      boards: [...body.boards, board],
-      bays: [...body.bays.slice(0, at + 1), beyond, ...body.bays.slice(at + 1)],
-    };
-  });
 }
 
 /** Ledges hold the lugs, and enough wall stays behind them (handbook 2, lug rests). */

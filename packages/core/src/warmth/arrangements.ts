@@ -72,6 +72,12 @@ export function arrangements(design: DesignContent, conditions: Conditions): Arr
         design,
       ),
     },
+    {
+      ...asDrawn,
+      key: 'pushed',
+      name: 'Two boxes pushed together',
+      conditions: { ...conditions, neighbours: ['left'] },
+    },
     reduced
       ? {
           ...asDrawn,

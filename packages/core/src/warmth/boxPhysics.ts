@@ -3,6 +3,7 @@ import type {
   AirQuestion,
   DesignContent,
   MoistureAnswer,
+  Side,
   WarmthQuestion,
 } from '@yellow-cell/contract';
 import { air } from '../air/air.ts';
@@ -33,6 +34,8 @@ export interface Conditions {
   sun?: { place: SunPlace; front_deg: number; paint: Paint } | undefined;
   /** Insulation on the outer face of followers, in mm. */
   insulation_mm?: number;
+  /** Sides that boxes just as warm are pushed against: no heat goes there. */
+  neighbours?: readonly Side[];
 }
 
 /** A way that heat goes, with its share of all that a compartment loses. */
@@ -85,7 +88,10 @@ const MM_PER_M = 1_000;
 /** How a box breathes, what it costs to keep warm, where water forms, and how long it can stay shut. */
 export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPhysics {
   const model = deriveBox(design);
-  const network = heatNetwork(design, model, conditions.insulation_mm);
+  const network = withNeighbours(
+    heatNetwork(design, model, conditions.insulation_mm),
+    conditions.neighbours ?? [],
+  );
   const living = model.compartments.filter(({ frames }) => frames.length > 0);
   const breathing = new Map(
     living.map((compartment) => [compartment, openingsOf(design, model, compartment)]),
@@ -143,6 +149,13 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
         water: waterIn(each, surfaces, conditions, inside_C, flow_m3s, bees_kg),
       };
     }),
+  };
+}
+
+function withNeighbours({ faces, flows }: HeatNetwork, sides: readonly Side[]): HeatNetwork {
+  return {
+    flows,
+    faces: faces.filter(({ side, part }) => !(part === 'wall' && side && sides.includes(side))),
   };
 }
 

@@ -1,0 +1,102 @@
+import type { DesignContent } from '@yellow-cell/contract';
+import { dayInBox } from '@yellow-cell/core';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
+import { useMemo } from 'react';
+import type { PhysicsDesk } from './usePhysics.ts';
+
+const SIZE = { width: 320, height: 150, left: 28, right: 8, top: 10, bottom: 22 };
+const SWING_K = 6;
+const TOO_WARM_C = 36;
+const DASHES = ['', '7 3', '2 3', '9 3 2 3'];
+
+/** A clear day hour by hour: outside, and inside each compartment, in the shade or in the sun as it is set. */
+export function DayChart({ design, desk }: { design: DesignContent; desk: PhysicsDesk }) {
+  const { conditions, weather, place, date } = desk;
+  const { front_deg, paint, sunHour, outside_C } = weather;
+  const hours = useMemo(
+    () =>
+      dayInBox(design, conditions, {
+        date,
+        ...place,
+        mean_C: outside_C,
+        swing_K: SWING_K,
+        ...(sunHour === undefined ? {} : { sun: { front_deg, paint } }),
+      }),
+    [design, conditions, date, place, outside_C, sunHour, front_deg, paint],
+  );
+  const all = hours.flatMap((hour) => [hour.outside_C, ...hour.inside_C]);
+  const x = scaleLinear([0, 23], [SIZE.left, SIZE.width - SIZE.right]);
+  const y = scaleLinear([Math.min(...all), Math.max(...all)], [SIZE.height - SIZE.bottom, SIZE.top]).nice(4);
+  const path = line<number>()
+    .x((_, hour) => x(hour))
+    .y((celsius) => y(celsius));
+  const names = desk.physics.compartments.map(({ name }) => name);
+  const peak = Math.max(...hours.flatMap(({ inside_C }) => inside_C));
+  const words = `Warmest ${peak.toFixed(1)} °C inside, from ${Math.min(...hours.map((hour) => hour.outside_C)).toFixed(0)} to ${Math.max(...hours.map((hour) => hour.outside_C)).toFixed(0)} °C outside.`;
+  return (
+    <section aria-label="A day">
+      <h3 className="eyebrow">A clear day {sunHour === undefined ? 'in the shade' : 'in the sun'}</h3>
+      <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={words} className="w-full">
+        {y.ticks(4).map((tick) => (
+          <g key={tick}>
+            <line
+              x1={SIZE.left}
+              x2={SIZE.width - SIZE.right}
+              y1={y(tick)}
+              y2={y(tick)}
+              stroke="var(--hairline)"
+            />
+            <text x={SIZE.left - 4} y={y(tick) + 4} textAnchor="end" fontSize={11} fill="var(--soft)">
+              {tick}
+            </text>
+          </g>
+        ))}
+        {[0, 6, 12, 18].map((hour) => (
+          <text
+            key={hour}
+            x={x(hour)}
+            y={SIZE.height - 6}
+            textAnchor="middle"
+            fontSize={11}
+            fill="var(--soft)"
+          >
+            {hour} h
+          </text>
+        ))}
+        <path
+          d={path(hours.map((hour) => hour.outside_C)) ?? ''}
+          fill="none"
+          stroke="var(--soft)"
+          strokeWidth={1.4}
+        />
+        {names.map((name, index) => (
+          <path
+            key={name}
+            d={path(hours.map(({ inside_C }) => inside_C[index] ?? 0)) ?? ''}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth={1.8}
+            strokeDasharray={DASHES[index % DASHES.length]}
+          />
+        ))}
+      </svg>
+      <p className={`text-sm ${peak > TOO_WARM_C ? 'font-semibold text-danger' : ''}`}>{words}</p>
+      <p className="flex flex-wrap gap-x-3 text-xs text-soft">
+        {['outside', ...names].map((name, index) => (
+          <span key={name} className="flex items-center gap-1">
+            <svg aria-hidden width={22} height={6}>
+              <path
+                d="M0 3H22"
+                stroke={index === 0 ? 'var(--soft)' : 'var(--ink)'}
+                strokeWidth={1.8}
+                strokeDasharray={index === 0 ? '' : DASHES[(index - 1) % DASHES.length]}
+              />
+            </svg>
+            {name}
+          </span>
+        ))}
+      </p>
+    </section>
+  );
+}
