@@ -90,7 +90,7 @@ function cheekSpaces({ body, inside, room, z }: PlacedBody): Space[] {
   const deep = cheeks.inset.mm - cheeks.thickness.mm;
   if (deep <= 0) return [];
   const height: Span = [room[0], z[1] - (rebate?.depth.mm ?? 0)];
-  const void_ = (side: 'front' | 'back', y: Span): Space => ({
+  const voidBehind = (side: 'front' | 'back', y: Span): Space => ({
     id: `${body.id}-${side}`,
     kind: 'cheek',
     name: `Behind the ${side} cheek`,
@@ -98,8 +98,8 @@ function cheekSpaces({ body, inside, room, z }: PlacedBody): Space[] {
     bays: [],
   });
   return [
-    void_('front', [inside.y[0], inside.y[0] + deep]),
-    void_('back', [inside.y[1] - deep, inside.y[1]]),
+    voidBehind('front', [inside.y[0], inside.y[0] + deep]),
+    voidBehind('back', [inside.y[1] - deep, inside.y[1]]),
   ];
 }
 
