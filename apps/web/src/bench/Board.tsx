@@ -181,7 +181,7 @@ export function Board({ id, saved }: { id: string; saved?: Design }) {
           bench={rested.bench}
           saved={saved}
           checks={checks}
-          checking={of !== design}
+          checking={of !== design || problems.length > 0}
           chosen={chosen}
           onChoose={setChosen}
           onPoint={setPointed}

@@ -1,7 +1,8 @@
 import type { CheckResult } from '@yellow-cell/contract';
-import { type LimitName, limitTable } from '@yellow-cell/core';
+import { type LimitName, limitTable, showLength } from '@yellow-cell/core';
 import { CircleAlert, CircleHelp, Info, TriangleAlert } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
+import { lengthsIn, useUnits } from '../app/units.ts';
 import { LengthField } from '../parts/LengthField.tsx';
 import type { DraftDesk } from './useDraft.ts';
 
@@ -19,6 +20,7 @@ interface CheckListProps {
 
 /** What the design is held to, worst first: each points at its place, and where core has tried one, offers its fix. */
 export function CheckList({ desk, checks, checking, onChoose, onPoint }: CheckListProps) {
+  const units = useUnits();
   const [all, setAll] = useState(false);
   const open = checks.filter(({ holds, overruled }) => !holds && overruled === null);
   const stand = checks.filter(({ holds, overruled }) => !holds && overruled !== null);
@@ -35,10 +37,24 @@ export function CheckList({ desk, checks, checking, onChoose, onPoint }: CheckLi
       </h2>
       <ul>
         {open.map((check) => (
-          <Check key={check.key} check={check} desk={desk} onChoose={onChoose} onPoint={onPoint} />
+          <Check
+            key={check.key}
+            check={check}
+            desk={desk}
+            checking={checking}
+            onChoose={onChoose}
+            onPoint={onPoint}
+          />
         ))}
         {stand.map((check) => (
-          <Check key={check.key} check={check} desk={desk} onChoose={onChoose} onPoint={onPoint} />
+          <Check
+            key={check.key}
+            check={check}
+            desk={desk}
+            checking={checking}
+            onChoose={onChoose}
+            onPoint={onPoint}
+          />
         ))}
       </ul>
       {held.length > 0 && (
@@ -53,7 +69,7 @@ export function CheckList({ desk, checks, checking, onChoose, onPoint }: CheckLi
                   onPointerEnter={() => onPoint(check.places)}
                   onPointerLeave={() => onPoint([])}
                 >
-                  {check.sentence} <Source check={check} />
+                  {lengthsIn(check.sentence, units)} <Source check={check} />
                 </li>
               ))}
             </ul>
@@ -68,10 +84,12 @@ export function CheckList({ desk, checks, checking, onChoose, onPoint }: CheckLi
 function Check({
   check,
   desk,
+  checking,
   onChoose,
   onPoint,
-}: Omit<CheckListProps, 'checks' | 'checking'> & { check: CheckResult }) {
+}: Omit<CheckListProps, 'checks'> & { check: CheckResult }) {
   const { severity, sentence, fix, key, overruled, places } = check;
+  const units = useUnits();
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
   const Sign = SIGN[severity];
@@ -104,7 +122,7 @@ function Check({
           className="text-left hover:underline"
           onClick={() => onChoose(places[0]?.split('.')[0])}
         >
-          <strong>{WORD[severity]}.</strong> {sentence}
+          <strong>{WORD[severity]}.</strong> {lengthsIn(sentence, units)}
         </button>{' '}
         <Source check={check} />
         {overruled !== null && (
@@ -130,9 +148,11 @@ function Check({
               <button
                 type="button"
                 className="button min-h-8 px-2.5 py-0.5"
+                // A fix was tried on the drawing that was checked; on a newer one it would undo what came since.
+                disabled={checking}
                 onClick={() => desk.edit(() => fix.design)}
               >
-                {fix.label}
+                {lengthsIn(fix.label, units)}
               </button>
             )}
             {!asking && (
@@ -164,11 +184,13 @@ function Check({
 
 /** The figure with its limit and where the limit comes from, for who wants to know. */
 function Source({ check: { figure, limit, unit } }: { check: CheckResult }) {
+  const units = useUnits();
   if (figure === null || limit === null) return null;
-  const shown = (value: number) => Math.round(value * 10) / 10;
+  const shown = (value: number) =>
+    unit === 'mm' ? showLength(value, units) : `${Math.round(value * 10) / 10} ${unit}`;
   return (
     <span className="text-sm text-soft">
-      {shown(figure)} {unit}, limit {shown(limit.value)} ({limit.source}).
+      {shown(figure)}, limit {shown(limit.value)} ({limit.source}).
     </span>
   );
 }

@@ -1,6 +1,15 @@
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
 import type { CheckResult, Design, DesignContent } from '@yellow-cell/contract';
-import { boxFromAbove, boxInSection, deriveBox, designChanges } from '@yellow-cell/core';
+import {
+  type BoxPhysics,
+  boxFromAbove,
+  boxInSection,
+  boxPhysics,
+  type Conditions,
+  deriveBox,
+  designChanges,
+  kgOfHeat,
+} from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { designQuery, designsQuery } from '../app/queries.ts';
@@ -163,6 +172,7 @@ function Column({ title, design, number, content, differing, onVersion, children
           </div>
         ))}
       </dl>
+      <Physics content={content} />
       <p className="mt-2">
         {checks.length === 0
           ? 'Checking…'
@@ -176,6 +186,47 @@ function Column({ title, design, number, content, differing, onVersion, children
         ))}
       </ul>
     </section>
+  );
+}
+
+const WINTER: Conditions = {
+  outside_C: -1,
+  outside_RH: 0.85,
+  heat_Wkg: 12,
+  held_C: 15,
+  stores_kgDayPerKg: 0.11,
+  brood: false,
+};
+const SHUT: Conditions = { ...WINTER, outside_C: 25, heat_Wkg: 40, held_C: 34.5, brood: true };
+
+/** Both boxes under the same winter and the same shutting-in, so that they can be held against each other. */
+function Physics({ content }: { content: DesignContent }) {
+  const [winter, shut] = useMemo(
+    () => [WINTER, SHUT].map((conditions) => boxPhysics(content, conditions).compartments),
+    [content],
+  ) as [BoxPhysics['compartments'], BoxPhysics['compartments']];
+  const watts = winter.reduce((sum, each) => sum + each.watts, 0);
+  const water = winter.reduce((sum, each) => sum + each.water.condensate_gDay, 0);
+  const drips = winter.filter((each) => each.water.verdict === 'drips').map(({ name }) => name);
+  const minutes = shut.flatMap(
+    (each) => each.shut.minutesTo.find(({ limit_C }) => limit_C === 38)?.minutes ?? [],
+  );
+  return (
+    <dl className="mt-2">
+      <div className="row-line">
+        <dt>A winter’s day of −1 °C, clusters at 15 °C</dt>
+        <dd className={drips.length > 0 ? 'text-danger' : 'text-soft'}>
+          {watts.toFixed(1)} W, {kgOfHeat(watts, 30).toFixed(1)} kg a month, {Math.round(water)} g of water
+          {drips.length > 0 ? `, drips in ${drips.join(' and ')}` : ''}
+        </dd>
+      </div>
+      <div className="row-line">
+        <dt>Shut in with brood at 25 °C, alarmed</dt>
+        <dd className="text-soft">
+          {minutes.length === 0 ? 'never over 38 °C' : `38 °C after ${Math.round(Math.min(...minutes))} min`}
+        </dd>
+      </div>
+    </dl>
   );
 }
 
