@@ -102,7 +102,7 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
   const flows = new Map(
     living.map((each) => [each, flowAt(breathing.get(each) ?? [], conditions.outside_C, Math.max(rise, 0))]),
   );
-  const free = steadyWithHeat(model, network, heats, flows, sun, conditions.outside_C);
+  const { free, air_m3s } = settled(model, network, heats, breathing, sun, conditions.outside_C);
   const surfaces = network.faces.map(
     (face, index): SurfaceTint => ({
       face,
@@ -118,7 +118,7 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
       const ua_WK = as(alone[index]?.get(each) ?? 0);
       const inside_C =
         free.spaces.find(({ name }) => name === each.spaces[0])?.inside_C ?? conditions.outside_C;
-      const flow_m3s = flowAt(openings, conditions.outside_C, Math.max(0, inside_C - conditions.outside_C));
+      const flow_m3s = air_m3s.get(each) ?? 0;
       return {
         name: each.name,
         spaces: each.spaces,
@@ -209,6 +209,34 @@ function sunHeat({ faces }: HeatNetwork, { sun }: Conditions): Map<string, numbe
   }
   return heat;
 }
+
+/** The flow follows the temperature and the temperature the flow: a few turns bring them together. */
+function settled(
+  model: BoxModel,
+  network: HeatNetwork,
+  heats: ReadonlyMap<Compartment, number>,
+  breathing: ReadonlyMap<Compartment, AirQuestion['openings']>,
+  sun: ReadonlyMap<string, number>,
+  outside_C: number,
+): { free: ReturnType<typeof solveWarmth>; air_m3s: ReadonlyMap<Compartment, number> } {
+  let air_m3s = new Map(
+    [...breathing].map(([each, openings]) => [each, flowAt(openings, outside_C, FIRST_RISE_K)]),
+  );
+  let free = steadyWithHeat(model, network, heats, air_m3s, sun, outside_C);
+  for (let turn = 0; turn < TURNS; turn++) {
+    const inside = new Map(free.spaces.map(({ name, inside_C }) => [name, inside_C]));
+    air_m3s = new Map(
+      [...breathing].map(([each, openings]) => {
+        const rise_K = Math.max(0, (inside.get(each.spaces[0] ?? '') ?? outside_C) - outside_C);
+        return [each, flowAt(openings, outside_C, rise_K)];
+      }),
+    );
+    free = steadyWithHeat(model, network, heats, air_m3s, sun, outside_C);
+  }
+  return { free, air_m3s };
+}
+const FIRST_RISE_K = 8;
+const TURNS = 6;
 
 /** Temperatures with the heat that the bees give, the air that goes through, and the sun. */
 function steadyWithHeat(
