@@ -36,17 +36,7 @@ export function CheckList({ desk, checks, checking, onChoose, onPoint }: CheckLi
         </span>
       </h2>
       <ul>
-        {open.map((check) => (
-          <Check
-            key={check.key}
-            check={check}
-            desk={desk}
-            checking={checking}
-            onChoose={onChoose}
-            onPoint={onPoint}
-          />
-        ))}
-        {stand.map((check) => (
+        {[...open, ...stand].map((check) => (
           <Check
             key={check.key}
             check={check}

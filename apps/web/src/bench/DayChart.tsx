@@ -3,6 +3,7 @@ import { dayInBox } from '@yellow-cell/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useMemo } from 'react';
+import { Ticks } from './Ticks.tsx';
 import type { PhysicsDesk } from './usePhysics.ts';
 
 const SIZE = { width: 320, height: 150, left: 28, right: 8, top: 10, bottom: 22 };
@@ -38,20 +39,7 @@ export function DayChart({ design, desk }: { design: DesignContent; desk: Physic
     <section aria-label="A day">
       <h3 className="eyebrow">A clear day {sunHour === undefined ? 'in the shade' : 'in the sun'}</h3>
       <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={words} className="w-full">
-        {y.ticks(4).map((tick) => (
-          <g key={tick}>
-            <line
-              x1={SIZE.left}
-              x2={SIZE.width - SIZE.right}
-              y1={y(tick)}
-              y2={y(tick)}
-              stroke="var(--hairline)"
-            />
-            <text x={SIZE.left - 4} y={y(tick) + 4} textAnchor="end" fontSize={11} fill="var(--soft)">
-              {tick}
-            </text>
-          </g>
-        ))}
+        <Ticks y={y} from={SIZE.left} to={SIZE.width - SIZE.right} />
         {[0, 6, 12, 18].map((hour) => (
           <text
             key={hour}

@@ -13,6 +13,7 @@ import { useId, useMemo, useState } from 'react';
 import { keep, readKept } from '../app/kept.ts';
 import { ClimateField } from './ClimateField.tsx';
 import { type Heft, HeftFields } from './HeftFields.tsx';
+import { Ticks } from './Ticks.tsx';
 
 const CLIMATE = 'yc-climate';
 const SIZE = { width: 320, height: 170, left: 30, right: 16, top: 10, bottom: 24 };
@@ -93,20 +94,7 @@ export function WinterChart({ physics }: { physics: BoxPhysics }) {
         />
       </div>
       <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={words} className="mt-1 w-full">
-        {y.ticks(4).map((tick) => (
-          <g key={tick}>
-            <line
-              x1={SIZE.left}
-              x2={SIZE.width - SIZE.right}
-              y1={y(tick)}
-              y2={y(tick)}
-              stroke="var(--hairline)"
-            />
-            <text x={SIZE.left - 4} y={y(tick) + 4} textAnchor="end" fontSize={11} fill="var(--soft)">
-              {tick}
-            </text>
-          </g>
-        ))}
+        <Ticks y={y} from={SIZE.left} to={SIZE.width - SIZE.right} />
         <path d={band(months) ?? ''} fill="var(--comb)" opacity={0.6} />
         <path d={middle(months) ?? ''} fill="none" stroke="var(--ink)" strokeWidth={2} />
         {months.map(({ name }) => (

@@ -2,7 +2,7 @@ import type { Body, DesignContent, Entrance, Side, Vent } from '@yellow-cell/con
 import { lengthOf, middleOf } from '../geometry/block.ts';
 import { type Column, columnsOf } from './columns.ts';
 import { markUnlike } from './drift.ts';
-import { withBody } from './parts.ts';
+import { type PartIds, withBody } from './parts.ts';
 import { MESH_MM, mm, USUAL } from './plainParts.ts';
 import { bodiesOf } from './stack.ts';
 
@@ -110,9 +110,7 @@ export function withEntranceAdded(
   bay: string,
   side: Side = 'front',
 ): DesignContent {
-  return withBody(design, bodyId, (body, ids) => {
-    const column = columnsOf(body).find(({ bays }) => bays.some(({ id }) => id === bay));
-    if (!column) return body;
+  return withColumn(design, bodyId, bay, (body, column, ids) => {
     const entrance: Entrance = {
       id: ids.next('entrance'),
       side,
@@ -137,9 +135,7 @@ export function withVentAdded(
   bay: string,
   side: Side = 'front',
 ): DesignContent {
-  return withBody(design, bodyId, (body, ids) => {
-    const column = columnsOf(body).find(({ bays }) => bays.some(({ id }) => id === bay));
-    if (!column) return body;
+  return withColumn(design, bodyId, bay, (body, column, ids) => {
     const vent: Vent = {
       id: ids.next('vent'),
       side,
@@ -150,5 +146,18 @@ export function withVentAdded(
       mesh: MESH_MM,
     };
     return { ...body, vents: [...body.vents, vent] };
+  });
+}
+
+/** Changes a body by the column that a bay belongs to; without such a column it stays. */
+function withColumn(
+  design: DesignContent,
+  bodyId: string,
+  bay: string,
+  change: (body: Body, column: Column, ids: PartIds) => Body,
+): DesignContent {
+  return withBody(design, bodyId, (body, ids) => {
+    const column = columnsOf(body).find(({ bays }) => bays.some(({ id }) => id === bay));
+    return column ? change(body, column, ids) : body;
   });
 }

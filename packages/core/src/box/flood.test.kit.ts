@@ -55,9 +55,9 @@ export function floodGroups({ solids, spaces }: BoxModel, size: number): string[
   let count = 0;
   const flood = (from: number) => {
     count += 1;
-    const todo = [from];
+    const waiting = [from];
     label[from] = count;
-    for (let cell = todo.pop(); cell !== undefined; cell = todo.pop()) {
+    for (let cell = waiting.pop(); cell !== undefined; cell = waiting.pop()) {
       const k = cell % shape[2];
       const j = Math.floor(cell / shape[2]) % shape[1];
       const i = Math.floor(cell / (shape[1] * shape[2]));
@@ -73,12 +73,12 @@ export function floodGroups({ solids, spaces }: BoxModel, size: number): string[
         const next = at(a, b, c);
         if (filled[next] || label[next]) continue;
         label[next] = count;
-        todo.push(next);
+        waiting.push(next);
       }
       for (const next of linked.get(cell) ?? []) {
         if (label[next]) continue;
         label[next] = count;
-        todo.push(next);
+        waiting.push(next);
       }
     }
   };

@@ -4,6 +4,7 @@ import { withBody, withLayers, withPart } from '../box/parts.ts';
 import { coverSheet, emptyBody, mm } from '../box/plainParts.ts';
 import { bodiesOf, mainBody, sheetsOf } from '../box/stack.ts';
 import { familyDesign, observation } from '../families/build.ts';
+import { families } from '../families/families.ts';
 import { checkDesign } from './check.ts';
 
 const main = (design: DesignContent, change: (body: Body) => Body) =>
@@ -303,25 +304,7 @@ describe('every rule', () => {
     // Nothing that is meant to live in a bay is a ripe cell or drones: who-can-go-where tries those. Slots are only numbered.
     const elsewhere = ['queenMeetsCell', 'dronesShutIn', 'slotsNumbered', 'middleEnd', 'doorEach'];
     const kinds = new Set(
-      (
-        [
-          'nucleus',
-          'twoWayNucleus',
-          'twoWayBody',
-          'threeWay',
-          'fourWay',
-          'donorHolding',
-          'allInOne',
-          'starter',
-          'quarter',
-          'smallFormat',
-          'foldedSheet',
-          'observation',
-          'bank',
-          'changer',
-          'followerReduced',
-        ] as const
-      ).flatMap((family) => checkDesign(familyDesign(family)).map(({ kind }) => kind)),
+      families.flatMap(({ family }) => checkDesign(familyDesign(family)).map(({ kind }) => kind)),
     );
     expect(
       [...kinds].filter((kind) => !tried.has(kind) && !twins.includes(kind) && !elsewhere.includes(kind)),

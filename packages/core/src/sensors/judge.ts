@@ -13,6 +13,8 @@ const AHEAD_MS = 5 * 60_000;
 const STUCK = 12;
 const SILENT_MS = 2 * 3_600_000;
 const MOST_BOXES = 2_000;
+/** No probe was read before this; an older date is a broken clock. */
+const EARLIEST = Date.UTC(2000, 0, 1);
 
 /** Readings of a feed, judged against those known of the same box and measure; those already known are left out. */
 export function judgeFeed(feed: unknown, known: readonly Reading[], now: string): Reading[] {
@@ -24,7 +26,7 @@ export function judgeFeed(feed: unknown, known: readonly Reading[], now: string)
       box === '' ||
       box.length > 40 ||
       typeof at !== 'string' ||
-      Number.isNaN(Date.parse(at))
+      !(Date.parse(at) >= EARLIEST)
     )
       continue;
     const instant = new Date(at).toISOString();
@@ -59,7 +61,8 @@ function judged(
   now: string,
 ): Reading {
   const value = typeof sent === 'number' && Number.isFinite(sent) ? sent : null;
-  const raw = String(sent).slice(0, 40);
+  // An object may have a toString of its own that is none.
+  const raw = (typeof sent === 'object' ? JSON.stringify(sent) : String(sent)).slice(0, 40);
   return { ...key, value, raw, flag: flagOf(key, value, before, now) };
 }
 
