@@ -105,6 +105,7 @@ export {
   forecastWinter,
   kgOfHeat,
   usualSpreads,
+  valleyMean,
   valleyWinter,
   type WinterForecast,
 } from './winter/forecast.ts';

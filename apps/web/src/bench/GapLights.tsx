@@ -62,8 +62,8 @@ export const GapLights = memo(function GapLights({ model, placing, u, v, level }
   const passages: Lit[] = model.passages
     .filter(({ between, reason }) => between.some((id) => spaces.includes(id)) && reason !== 'joint')
     .filter(({ at }) => Number.isFinite(at[u][0]) && Number.isFinite(at[v][0]))
-    .map(({ between, reason, part, at, gap_mm }) => ({
-      key: `${between.join('-')}-${reason}-${part}`,
+    .map(({ between, reason, part, at, gap_mm }, index) => ({
+      key: `${between.join('-')}-${reason}-${part}-${index}`,
       area: placing.rect(rectOf(at[u], at[v])),
       figure: gap_mm,
       verdict: gapOf({ gap_mm }).verdict,

@@ -1,5 +1,12 @@
 import type { DesignContent } from '@yellow-cell/contract';
-import { type BoxPhysics, boxPhysics, type Conditions, type Paint, sunAt } from '@yellow-cell/core';
+import {
+  type BoxPhysics,
+  boxPhysics,
+  type Conditions,
+  type Paint,
+  sunAt,
+  valleyMean,
+} from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 
@@ -27,11 +34,11 @@ const CLUSTER_C = 15;
 const PLACE = { latitude_deg: 48, longitude_deg: 15 };
 const RISE_OF_DAY = 12;
 
-/** Mean of the day in the built-in valley: a yearly wave of 9.6 °C and 10.6 K, coldest in the middle of January. */
-export function seasonMean(date: string): number {
+/** Mean of the day in the built-in valley, in whole °C. */
+function seasonMean(date: string): number {
   const day =
     (Date.parse(`${date}T12:00:00Z`) - Date.parse(`${date.slice(0, 4)}-01-15T12:00:00Z`)) / 86_400_000;
-  return Math.round(9.6 - 10.6 * Math.cos((2 * Math.PI * day) / 365));
+  return Math.round(valleyMean(day / 365));
 }
 
 export interface PhysicsDesk {

@@ -1,10 +1,8 @@
 import type { AirAnswer, AirQuestion, Problem } from '@yellow-cell/contract';
 import { above, below } from '../numbers.ts';
 import { refuse } from '../problems.ts';
-import { flowFactor, roundHeight } from './flow.ts';
-import { AIR_HEAT, BEES_HEAT, COMB_HEAT, ZERO_C_IN_K } from './physics.ts';
-
-const CM2_PER_M2 = 10_000;
+import { factorOf, flowAt } from './flow.ts';
+import { AIR_HEAT, BEES_HEAT, COMB_HEAT } from './physics.ts';
 
 /**
  * A box shut in: how warm it gets by the bees' heat against what its walls and openings let out, and when it
@@ -17,7 +15,7 @@ export function air(question: AirQuestion): AirAnswer {
   return {
     rise_K,
     inside_C: question.outside_C + rise_K,
-    flow_m3s: flowAt(room, rise_K),
+    flow_m3s: flowAt(room.factor, room.outside_C, rise_K),
     minutesTo: question.limits_C.map((limit_C) => ({ limit_C, minutes: minutesTo(room, rise_K, limit_C) })),
   };
 }
@@ -39,25 +37,14 @@ function roomOf(question: AirQuestion): Room {
     start_C,
     ua_WK,
     heat_W: bees_kg * heat_Wkg + sun_W,
-    factor: flowFactor(
-      openings.map(({ area_cm2, height_m, tall_m }) => {
-        const area_m2 = area_cm2 / CM2_PER_M2;
-        return { area_m2, height_m, tall_m: tall_m ?? roundHeight(area_m2) };
-      }),
-    ),
+    factor: factorOf(openings),
     capacity: BEES_HEAT * bees_kg + COMB_HEAT * comb_kg,
   };
 }
 
-/** Flow at a difference of temperature, either way, in m³/s. T̄ is the mean of inside and outside. */
-function flowAt({ factor, outside_C }: Room, rise_K: number): number {
-  const mean_K = outside_C + rise_K / 2 + ZERO_C_IN_K;
-  return factor * Math.sqrt(Math.abs(rise_K) / Math.max(mean_K, 1));
-}
-
 /** Watts that stay in the room at a difference of temperature. */
 const netHeat = (room: Room, rise_K: number): number =>
-  room.heat_W - (room.ua_WK + AIR_HEAT * flowAt(room, rise_K)) * rise_K;
+  room.heat_W - (room.ua_WK + AIR_HEAT * flowAt(room.factor, room.outside_C, rise_K)) * rise_K;
 
 /** The rise at which as much goes out as comes in, in K. */
 function steadyRise(room: Room): number {

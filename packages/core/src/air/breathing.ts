@@ -1,10 +1,8 @@
 import type { AirQuestion, DesignContent } from '@yellow-cell/contract';
 import { type BoxModel, type Compartment, isEntrance } from '../box/model.ts';
 import { lengthOf } from '../geometry/block.ts';
-import { flowFactor, roundHeight } from './flow.ts';
-import { ZERO_C_IN_K } from './physics.ts';
 
-/** How much of an opening each state leaves for air; meshes and discs by their free area (handbook 3). */
+/** How much of an opening each state leaves for air; meshes and discs by their free area (handbook 3). Reduced and workers-only are our estimates. */
 const FREE = { open: 1, reduced: 0.25, workersOnly: 0.4, vent: 0.6, closed: 0 } as const;
 const MESH_FREE = { coarse: 0.6, fine: 0.5 } as const;
 const MM_PER_M = 1_000;
@@ -68,15 +66,4 @@ function coverMesh(
       const area_cm2 = (lengthOf(at.x) * lengthOf(at.y) * MESH_FREE.coarse) / 100;
       return { area_cm2, height_m: height(at.z), tall_m: 0.003 };
     });
-}
-
-export function flowAt(openings: AirQuestion['openings'], outside_C: number, rise_K: number): number {
-  const factor = flowFactor(
-    openings.map(({ area_cm2, height_m, tall_m }) => ({
-      area_m2: area_cm2 / 1e4,
-      height_m,
-      tall_m: tall_m ?? roundHeight(area_cm2 / 1e4),
-    })),
-  );
-  return factor * Math.sqrt(Math.max(0, rise_K) / (outside_C + rise_K / 2 + ZERO_C_IN_K));
 }

@@ -1,4 +1,5 @@
-import { DISCHARGE, GRAVITY } from './physics.ts';
+import type { AirQuestion } from '@yellow-cell/contract';
+import { DISCHARGE, GRAVITY, ZERO_C_IN_K } from './physics.ts';
 
 /** An opening for air: free area in m², height of its centre and its own height in m. */
 export interface Breather {
@@ -17,6 +18,23 @@ export const roundHeight = (area_m2: number): number => Math.sqrt((4 * area_m2) 
  */
 export function flowFactor(openings: readonly Breather[]): number {
   return Math.max(neutralFactor(openings), singleFactor(openings));
+}
+
+/** The same, of openings as a question gives them: in cm², round where no height is given. */
+export function factorOf(openings: AirQuestion['openings']): number {
+  return flowFactor(
+    openings.map(({ area_cm2, height_m, tall_m }) => {
+      const area_m2 = area_cm2 / CM2_PER_M2;
+      return { area_m2, height_m, tall_m: tall_m ?? roundHeight(area_m2) };
+    }),
+  );
+}
+const CM2_PER_M2 = 10_000;
+
+/** Flow at a difference of temperature, either way, in m³/s. T̄ is the mean of inside and outside. */
+export function flowAt(factor: number, outside_C: number, rise_K: number): number {
+  const mean_K = outside_C + rise_K / 2 + ZERO_C_IN_K;
+  return factor * Math.sqrt(Math.abs(rise_K) / Math.max(mean_K, 1));
 }
 
 /** One opening breathes in below and out above. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { gap } from './gap.ts';
+import { dronesPass, excludesQueens, gap, workersPass } from './gap.ts';
 
 describe('a gap', () => {
   it.each([
@@ -18,6 +18,9 @@ describe('a gap', () => {
     [14.1, 'comb', ['air', 'worker', 'queen', 'drone']],
   ] as const)('of %d mm in a slot is %s', (gap_mm, verdict, passes) => {
     expect(gap({ gap_mm })).toEqual({ verdict, passes });
+    expect(workersPass(gap_mm)).toBe(passes.some((who) => who === 'worker'));
+    expect(dronesPass(gap_mm)).toBe(passes.some((who) => who === 'drone'));
+    expect(excludesQueens(gap_mm)).toBe(verdict === 'excluder');
   });
 
   it('is bee space further up at joints and under frames', () => {

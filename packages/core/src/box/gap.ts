@@ -38,3 +38,11 @@ function passers(mm: number): Passer[] {
   if (!above(mm, MOST_EXCLUDER)) return ['air', 'worker'];
   return below(mm, LEAST_DRONE) ? ['air', 'worker', 'queen'] : ['air', 'worker', 'queen', 'drone'];
 }
+
+/** Decimal sums come within this of a limit, in mm. */
+const NEAR_MM = 1e-9;
+export const workersPass = (gap_mm: number): boolean => gap_mm >= LEAST_WORKER - NEAR_MM;
+export const dronesPass = (gap_mm: number): boolean => gap_mm >= LEAST_DRONE - NEAR_MM;
+/** Workers pass and a queen does not. */
+export const excludesQueens = (gap_mm: number): boolean =>
+  workersPass(gap_mm) && gap_mm <= MOST_EXCLUDER + NEAR_MM;

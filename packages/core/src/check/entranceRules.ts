@@ -2,6 +2,7 @@ import type { DesignContent, Entrance } from '@yellow-cell/contract';
 import { columnsOf } from '../box/columns.ts';
 import { differClearly, markUnlike } from '../box/drift.ts';
 import { alongFor, withEntranceAdded } from '../box/entrances.ts';
+import { workersPass } from '../box/gap.ts';
 import { isEntrance, type ServedOpening } from '../box/model.ts';
 import { withPart } from '../box/parts.ts';
 import { mm as length } from '../box/plainParts.ts';
@@ -20,9 +21,8 @@ const HOME = 'Handbook 2, finding home';
 type Door = ServedOpening & { opening: Entrance };
 
 const doorsOf = ({ model }: Scene): Door[] => model.openings.filter(isEntrance);
-const USUAL_CLEAR_MM = 4.1;
 const served = (door: ServedOpening): string[] =>
-  door.serves.filter(({ clear_mm }) => clear_mm >= USUAL_CLEAR_MM).map(({ space }) => space);
+  door.serves.filter(({ clear_mm }) => workersPass(clear_mm)).map(({ space }) => space);
 
 /** Each entrance serves exactly one compartment (requirement 9). */
 const servesOne: Rule = (scene) =>
@@ -121,7 +121,7 @@ function coloniesWith({ model }: Scene, space: string): string[] {
   for (let grown = true; grown; ) {
     grown = false;
     for (const { between, gap_mm } of model.passages) {
-      if (gap_mm < USUAL_CLEAR_MM - 1e-9 || group.has(between[0]) === group.has(between[1])) continue;
+      if (!workersPass(gap_mm) || group.has(between[0]) === group.has(between[1])) continue;
       group.add(between[0]).add(between[1]);
       grown = true;
     }

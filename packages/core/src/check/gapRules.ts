@@ -1,3 +1,4 @@
+import { excludesQueens } from '../box/gap.ts';
 import type { Gap } from '../box/gaps.ts';
 import { withPart } from '../box/parts.ts';
 import { mm as length } from '../box/plainParts.ts';
@@ -157,7 +158,7 @@ const slots: Rule = ({ model, design }) => {
     .filter(({ sheet }) => sheet.what === 'excluder')
     .map(({ sheet }) => ({ id: sheet.id, slot: sheet.slot ?? 0, word: 'excluder' }));
   return [...boards, ...sheets].map(({ id, slot, word }): Finding => {
-    const holds = slot >= 4.1 - 1e-9 && slot <= 4.5 + 1e-9;
+    const holds = excludesQueens(slot);
     return {
       kind: 'excluderSlot',
       severity: slot > 4.5 ? 'danger' : 'care',

@@ -1,4 +1,5 @@
 import type { DesignContent, Sheet } from '@yellow-cell/contract';
+import { dronesPass, workersPass } from '../box/gap.ts';
 import { isEntrance } from '../box/model.ts';
 import { withLayers, withPart } from '../box/parts.ts';
 import { coverSheet, mm as length } from '../box/plainParts.ts';
@@ -103,7 +104,7 @@ const feeders: Rule = ({ model }) =>
     .filter(({ kind }) => kind === 'rim' || kind === 'roof')
     .map((room): Finding => {
       const joined = model.passages.filter(
-        ({ between, gap_mm }) => between.includes(room.id) && gap_mm >= 4.1 - 1e-9,
+        ({ between, gap_mm }) => between.includes(room.id) && workersPass(gap_mm),
       );
       const from = [...new Set(joined.flatMap(({ between }) => between).filter((id) => id !== room.id))];
       const compartments = model.compartments.filter(
@@ -245,7 +246,9 @@ const dronesOut: Rule = ({ design, model }) =>
           .some(
             ({ opening, serves }) =>
               (opening.state === 'open' || opening.state === 'reduced') &&
-              serves.some(({ space, clear_mm }) => clear_mm >= 5.4 && spaces.some(({ id }) => id === space)),
+              serves.some(
+                ({ space, clear_mm }) => dronesPass(clear_mm) && spaces.some(({ id }) => id === space),
+              ),
           );
         return [
           {

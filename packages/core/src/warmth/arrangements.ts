@@ -1,4 +1,4 @@
-import type { DesignContent } from '@yellow-cell/contract';
+import type { DesignContent, Sheet } from '@yellow-cell/contract';
 import { withPart } from '../box/parts.ts';
 import { coverSheet, mm } from '../box/plainParts.ts';
 import { bodiesOf } from '../box/stack.ts';
@@ -20,7 +20,6 @@ export interface Arranged extends Arrangement {
   minutes: number | null;
 }
 
-const SHADE = 'In the shade';
 const FOAM_WALL_MM = 40;
 const INSULATION_MM = 30;
 
@@ -60,7 +59,7 @@ export function arrangements(design: DesignContent, conditions: Conditions): Arr
       name: 'Foil-bubble over the bars',
       design: {
         ...design,
-        layers: [...design.layers, coverSheet('foil-trial', { what: 'foil', thickness: mm(4) })],
+        layers: overBars(design.layers, coverSheet('foil-trial', { what: 'foil', thickness: mm(4) })),
       },
     },
     {
@@ -87,7 +86,7 @@ export function arrangements(design: DesignContent, conditions: Conditions): Arr
         }
       : undefined,
     conditions.sun
-      ? { ...asDrawn, key: 'shade', name: SHADE, conditions: { ...conditions, sun: undefined } }
+      ? { ...asDrawn, key: 'shade', name: 'In the shade', conditions: { ...conditions, sun: undefined } }
       : undefined,
     conditions.sun && conditions.sun.paint !== 'white'
       ? {
@@ -116,6 +115,12 @@ function arranged(each: Arrangement): Arranged {
     drips: compartments.some(({ water }) => water.verdict === 'drips'),
     minutes: passed.length > 0 ? Math.min(...passed) : null,
   };
+}
+
+/** On the uppermost body, under what lies there already. */
+function overBars(layers: DesignContent['layers'], sheet: Sheet): DesignContent['layers'] {
+  const at = layers.findLastIndex(({ kind }) => kind === 'body') + 1;
+  return layers.toSpliced(at, 0, sheet);
 }
 
 const highHoles = (design: DesignContent): string[] =>

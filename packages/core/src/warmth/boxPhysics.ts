@@ -7,7 +7,8 @@ import type {
   WarmthQuestion,
 } from '@yellow-cell/contract';
 import { air } from '../air/air.ts';
-import { flowAt, openingsOf } from '../air/breathing.ts';
+import { openingsOf } from '../air/breathing.ts';
+import { factorOf, flowAt } from '../air/flow.ts';
 import { moisture } from '../air/moisture.ts';
 import { AIR_HEAT } from '../air/physics.ts';
 import { sideBearing } from '../box/compass.ts';
@@ -76,8 +77,9 @@ const LIMITS_C = [36, 38];
 const BROOD_C = 34.5;
 const BEES_PER_KG = 8_333;
 const COVERED = 0.6;
+/** A part-filled comb of a small colony, for its heat capacity; our estimate. */
 const COMB_KG_PER_FRAME = 1.2;
-/** Bees hang on the mesh of a shut box and halve it. */
+/** Bees hang on the openings of a shut box and halve them. */
 const CLUSTERED = 0.5;
 
 /** How a box breathes, what it costs to keep warm, where water forms, and how long it can stay shut. */
@@ -99,10 +101,11 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
   const together = heldHeat(model, network, living, conditions.outside_C, conditions.held_C);
   const rise = conditions.held_C - conditions.outside_C;
   const as = (watts: number) => (Math.abs(rise) < 1e-9 ? 0 : watts / rise);
+  const factors = new Map(living.map((each) => [each, factorOf(breathing.get(each) ?? [])]));
   const flows = new Map(
-    living.map((each) => [each, flowAt(breathing.get(each) ?? [], conditions.outside_C, Math.max(rise, 0))]),
+    living.map((each) => [each, flowAt(factors.get(each) ?? 0, conditions.outside_C, Math.max(rise, 0))]),
   );
-  const { free, air_m3s } = settled(model, network, heats, breathing, sun, conditions.outside_C);
+  const { free, air_m3s } = settled(model, network, heats, factors, sun, conditions.outside_C);
   const surfaces = network.faces.map(
     (face, index): SurfaceTint => ({
       face,
@@ -191,6 +194,9 @@ const asked = ({ between, area_m2, kind, layers }: HeatFace): WarmthQuestion['fa
   layers,
 });
 
+/** Share of the sun that a clear pane lets through (handbook 3). */
+const PANE_PASSES = 0.85;
+
 /** Sun on each space's outer faces, as the watts that go in by the sol-air temperature, and straight through panes. */
 function sunHeat({ faces }: HeatNetwork, { sun }: Conditions): Map<string, number> {
   const heat = new Map<string, number>();
@@ -200,10 +206,10 @@ function sunHeat({ faces }: HeatNetwork, { sun }: Conditions): Map<string, numbe
     const space = face.between[0];
     const bearing = face.side ? sideBearing(sun.front_deg, face.side) : 0;
     const on = irradiance(sun.place, face.kind === 'cover' ? 0 : 90, bearing);
-    const r = RSI.wall + RSE + resistanceOf(face.layers);
+    const r = RSI[face.kind] + RSE + resistanceOf(face.layers);
     const watts =
       face.part === 'pane'
-        ? face.area_m2 * 0.85 * on
+        ? face.area_m2 * PANE_PASSES * on
         : (face.area_m2 / r) * ((ABSORPTANCE[sun.paint] * on) / FILM_OUTSIDE);
     heat.set(space, (heat.get(space) ?? 0) + watts);
   }
@@ -215,20 +221,20 @@ function settled(
   model: BoxModel,
   network: HeatNetwork,
   heats: ReadonlyMap<Compartment, number>,
-  breathing: ReadonlyMap<Compartment, AirQuestion['openings']>,
+  factors: ReadonlyMap<Compartment, number>,
   sun: ReadonlyMap<string, number>,
   outside_C: number,
 ): { free: ReturnType<typeof solveWarmth>; air_m3s: ReadonlyMap<Compartment, number> } {
   let air_m3s = new Map(
-    [...breathing].map(([each, openings]) => [each, flowAt(openings, outside_C, FIRST_RISE_K)]),
+    [...factors].map(([each, factor]) => [each, flowAt(factor, outside_C, FIRST_RISE_K)]),
   );
   let free = steadyWithHeat(model, network, heats, air_m3s, sun, outside_C);
   for (let turn = 0; turn < TURNS; turn++) {
     const inside = new Map(free.spaces.map(({ name, inside_C }) => [name, inside_C]));
     air_m3s = new Map(
-      [...breathing].map(([each, openings]) => {
+      [...factors].map(([each, factor]) => {
         const rise_K = Math.max(0, (inside.get(each.spaces[0] ?? '') ?? outside_C) - outside_C);
-        return [each, flowAt(openings, outside_C, rise_K)];
+        return [each, flowAt(factor, outside_C, rise_K)];
       }),
     );
     free = steadyWithHeat(model, network, heats, air_m3s, sun, outside_C);

@@ -121,14 +121,18 @@ export function calibrate(plan: WinterPlan, hefts: readonly Heft[]): number {
   return bottom > 0 ? Math.max(0, top / bottom) : 1;
 }
 
-/** Monthly means of the demo's valley: a yearly wave of mean 9.6 °C and swing 10.6 K, coldest in January. */
+/** Mean of a day in the demo's valley, in °C: a yearly wave of mean 9.6 °C and swing 10.6 K, coldest in the middle of January. */
+export const valleyMean = (yearsSinceColdest: number): number =>
+  9.6 - 10.6 * Math.cos(2 * Math.PI * yearsSinceColdest);
+
+/** Monthly means there. */
 export function valleyWinter(): WinterMonth[] {
   const names = ['October', 'November', 'December', 'January', 'February', 'March'];
   const days = [31, 30, 31, 31, 28, 31];
   return names.map((name, index) => ({
     name,
     days: days[index] ?? 30,
-    outside_C: 9.6 - 10.6 * Math.cos(((index - 3) * Math.PI) / 6),
+    outside_C: valleyMean((index - 3) / 12),
   }));
 }
 export const kgOfHeat = (watts: number, days: number): number => (watts * days * 86_400) / STORES_HEAT;

@@ -1,5 +1,6 @@
 import { placesIn } from '../../box/columns.ts';
 import { withCompartments } from '../../box/editDesign.ts';
+import { workersPass } from '../../box/gap.ts';
 import { isEntrance } from '../../box/model.ts';
 import { withoutPart, withPart } from '../../box/parts.ts';
 import { mm as length } from '../../box/plainParts.ts';
@@ -244,9 +245,7 @@ export const followerReduced = own(({ model, design }) => {
   );
   const ways = model.passages.filter(
     ({ between, gap_mm, reason }) =>
-      gap_mm >= 4.1 - 1e-9 &&
-      reason !== 'slots' &&
-      between.some((id) => voids.some((each) => each.id === id)),
+      workersPass(gap_mm) && reason !== 'slots' && between.some((id) => voids.some((each) => each.id === id)),
   );
   const holes = ways.filter(({ reason }) => reason === 'hole' || reason === 'joint');
   return [

@@ -1,4 +1,5 @@
 import type { DesignContent, Slot } from '@yellow-cell/contract';
+import { excludesQueens } from '../../box/gap.ts';
 import { isEntrance } from '../../box/model.ts';
 import { withoutPart, withPart } from '../../box/parts.ts';
 import { EXCLUDER_SLOT_MM } from '../../box/plainParts.ts';
@@ -16,8 +17,7 @@ export const donorHolding = own(({ model, design }) => {
   const beside = model.compartments.find((each) => each !== held && each.frames.length > 0);
   const way = model.passages.some(
     ({ between, gap_mm }) =>
-      gap_mm >= 4.1 - 1e-9 &&
-      gap_mm <= 4.5 + 1e-9 &&
+      excludesQueens(gap_mm) &&
       held?.spaces.some((id) => between.includes(id)) &&
       beside?.spaces.some((id) => between.includes(id)),
   );
