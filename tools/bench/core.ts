@@ -10,6 +10,7 @@ import {
   type Known,
   layouts,
   subjectsOf,
+  usualConditions,
   valleyWinter,
 } from '@yellow-cell/core';
 import { createDemo } from '@yellow-cell/demo';
@@ -149,14 +150,7 @@ function checkFigure(): Figure {
   };
 }
 
-const JANUARY = {
-  outside_C: -1,
-  outside_RH: 0.85,
-  heat_Wkg: 12,
-  held_C: 15,
-  stores_kgDayPerKg: 0.11,
-  brood: false,
-};
+const JANUARY = usualConditions({ outside_C: -1, bees: 'calm', brood: false });
 
 /** Air, warmth and water of a whole design, against one solution of a network of its size. */
 function physicsFigure(): Figure {

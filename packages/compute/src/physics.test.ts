@@ -56,6 +56,23 @@ describe('the physics from outside', () => {
     if (result.ok) expect(subjects[subject].answer.safeParse(result.answer).success).toBe(true);
   });
 
+  it.each(sound)(
+    '%s takes other figures of the registry, and refuses those that are none',
+    (subject, asked) => {
+      const changes = {
+        air: { discharge: 0.5 },
+        warmth: { rse: 0.1 },
+        winter: { surface_C: 12 },
+        moisture: { waterOfStores: 0.5 },
+      }[subject as 'air'];
+      expect(compute(subject, { ...asked, constants: changes })).not.toEqual(compute(subject, asked));
+      const refused = compute(subject, { ...asked, constants: { discharge: 7, wings: 1 } });
+      expect(refused).toMatchObject({
+        problems: [{ path: 'constants.discharge' }, { path: 'constants.wings' }],
+      });
+    },
+  );
+
   it.each<readonly [SubjectName, object, string, string]>([
     ['air', { ...air, openings: [{ area_cm2: 0, height_m: 0 }] }, 'openings.0.area_cm2', 'above 0 cm²'],
     ['air', { ...air, openings: [{ area_cm2: 5, height_m: -0.1 }] }, 'openings.0.height_m', 'below 0 m'],

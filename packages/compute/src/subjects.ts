@@ -28,6 +28,7 @@ import {
   cellsProblems,
   check,
   checkProblems,
+  constantProblem,
   fit,
   fitProblems,
   gap,
@@ -52,6 +53,16 @@ interface SubjectDoor {
 }
 
 const noMore = (): Problem[] => [];
+/** Figures of the registry that a question changes must be known and in their range. */
+const constantsProblems = ({
+  constants = {},
+}: {
+  constants?: Record<string, number> | undefined;
+}): Problem[] =>
+  Object.entries(constants).flatMap(([name, value]) => {
+    const sentence = constantProblem(name, value);
+    return sentence ? [{ path: `constants.${name}`, value, sentence }] : [];
+  });
 
 export const subjects = {
   gap: { question: GapQuestion, answer: GapAnswer, problems: noMore, compute: gap },
@@ -64,10 +75,30 @@ export const subjects = {
   },
   reach: { question: ReachQuestion, answer: ReachAnswer, problems: reachProblems, compute: reach },
   check: { question: CheckQuestion, answer: CheckAnswer, problems: checkProblems, compute: check },
-  air: { question: AirQuestion, answer: AirAnswer, problems: airProblems, compute: air },
-  warmth: { question: WarmthQuestion, answer: WarmthAnswer, problems: warmthProblems, compute: warmth },
-  winter: { question: WinterQuestion, answer: WinterAnswer, problems: noMore, compute: winter },
-  moisture: { question: MoistureQuestion, answer: MoistureAnswer, problems: noMore, compute: moisture },
+  air: {
+    question: AirQuestion,
+    answer: AirAnswer,
+    problems: (asked: AirQuestion) => [...airProblems(asked), ...constantsProblems(asked)],
+    compute: (asked: AirQuestion) => air(asked),
+  },
+  warmth: {
+    question: WarmthQuestion,
+    answer: WarmthAnswer,
+    problems: (asked: WarmthQuestion) => [...warmthProblems(asked), ...constantsProblems(asked)],
+    compute: warmth,
+  },
+  winter: {
+    question: WinterQuestion,
+    answer: WinterAnswer,
+    problems: constantsProblems,
+    compute: (asked: WinterQuestion) => winter(asked),
+  },
+  moisture: {
+    question: MoistureQuestion,
+    answer: MoistureAnswer,
+    problems: constantsProblems,
+    compute: (asked: MoistureQuestion) => moisture(asked),
+  },
   cells: { question: CellsQuestion, answer: CellsAnswer, problems: cellsProblems, compute: cells },
 } as const satisfies Record<string, SubjectDoor>;
 

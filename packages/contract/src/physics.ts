@@ -18,6 +18,9 @@ const aboveZero = (what: string, most: number, unit: string) =>
     .gt(0, `${what} must be above 0 ${unit}.`)
     .max(most, `${what} of more than ${most} ${unit} is no hive's.`);
 
+/** Figures of the registry other than their defaults, by name. */
+const constants = z.record(z.string().max(40), z.number()).optional();
+
 export const AirQuestion = z.strictObject({
   outside_C: temperature('Outside'),
   ua_WK: notNegative('The heat that the box lets through', 1_000, 'W/K'),
@@ -36,6 +39,7 @@ export const AirQuestion = z.strictObject({
   limits_C: z.array(temperature('A limit')).max(100, 'At most 100 limits can be asked about.'),
   start_C: temperature('The start').optional(),
   sun_W: notNegative('The sun', 10_000, 'W').optional(),
+  constants,
 });
 export type AirQuestion = z.infer<typeof AirQuestion>;
 export const AirAnswer = z.strictObject({
@@ -90,6 +94,7 @@ export const WarmthQuestion = z.strictObject({
     .array(z.strictObject({ between, flow_m3s: notNegative('A flow', 10, 'm³/s') }))
     .max(5_000, 'At most 5,000 flows can be asked about.')
     .optional(),
+  constants,
 });
 export type WarmthQuestion = z.infer<typeof WarmthQuestion>;
 export const WarmthAnswer = z.strictObject({
@@ -105,6 +110,7 @@ export const WinterQuestion = z.strictObject({
   days: notNegative('The time', 10_000, 'days'),
   brood: z.boolean(),
   litresPerKg: aboveZero('The room of a kilogram of bees', 100, 'L').optional(),
+  constants,
 });
 export type WinterQuestion = z.infer<typeof WinterQuestion>;
 export const WinterAnswer = z.strictObject({
@@ -128,6 +134,7 @@ export const MoistureQuestion = z.strictObject({
     .array(z.strictObject({ name: spaceName, surface_C: temperature('A surface') }))
     .min(1, 'At least one surface is needed.')
     .max(500, 'At most 500 surfaces can be asked about.'),
+  constants,
 });
 export type MoistureQuestion = z.infer<typeof MoistureQuestion>;
 export const MoistureAnswer = z.strictObject({

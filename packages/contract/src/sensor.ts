@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Instant } from './primitives.ts';
+import { CalendarDate, Instant } from './primitives.ts';
 
 /** Readings of scales and probes in boxes, as the program keeps them. */
 export const Measure = z.enum(['temperature_C', 'humidity_pct', 'weight_kg']);
@@ -29,6 +29,9 @@ export const BoxReadings = z.strictObject({
   silentSince: Instant.nullable(),
 });
 export type BoxReadings = z.infer<typeof BoxReadings>;
+/** The middle of a day's weights that can be trusted. */
+export const DailyWeight = z.strictObject({ date: CalendarDate, weight_kg: z.number() });
+export type DailyWeight = z.infer<typeof DailyWeight>;
 export const SensorReport = z.strictObject({
   configured: z.boolean(),
   polledAt: Instant.nullable(),

@@ -63,11 +63,12 @@ export { type LimitName, limitsOf, limitTable } from './check/limits.ts';
 export {
   type ConstantName,
   type Constants,
+  constantGroups,
   constantProblem,
   constantsWith,
   defaultConstants,
   registry,
-} from './constants.ts';
+} from './constants/registry.ts';
 export { boxFromSide, faceOf } from './drawing/elevation.ts';
 export { boxFromAbove } from './drawing/fromAbove.ts';
 export { boxInSection } from './drawing/section.ts';
@@ -86,28 +87,35 @@ export { ProblemsError } from './problems.ts';
 export { type Random, seededRandom } from './random.ts';
 export { reach, reachProblems } from './reach/reach.ts';
 export { judgeFeed, reportOf } from './sensors/judge.ts';
+export { dailyWeights, type ScaleUse, scaleUse } from './sensors/scale.ts';
 export { MM_PER_INCH, type ParsedLength, parseLength, showLength, showLengthBare } from './units/length.ts';
-export { type Arranged, arrangements } from './warmth/arrangements.ts';
+export { type Arranged, arrangements, arrangementsOf, surestFirst } from './warmth/arrangements.ts';
 export {
   type BoxPhysics,
   boxPhysics,
   type CompartmentPhysics,
-  type Conditions,
 } from './warmth/boxPhysics.ts';
+export {
+  type BeeState,
+  type Conditions,
+  groundTemperature,
+  heatOf,
+  usualConditions,
+} from './warmth/conditions.ts';
 export { type DayHour, type DayPlan, dayInBox } from './warmth/day.ts';
 export { resistanceOf, roofLayers, sheetLayer } from './warmth/materials.ts';
-export { ABSORPTANCE, type Paint, sunAt } from './warmth/sun.ts';
+export { type ShutFor, shutFor } from './warmth/occasions.ts';
+export { type Paint, sunAt } from './warmth/sun.ts';
 export { warmth, warmthProblems } from './warmth/warmth.ts';
-export { type Climate, readClimate } from './winter/climate.ts';
-export { beesOfSeams, clusterRadius, effortWords, seamsOfBees, winter } from './winter/cluster.ts';
+export { type Climate, monthNames, readClimate } from './winter/climate.ts';
+export { beesOfSeams, clusterRadius, effortWords, kgOfHeat, seamsOfBees, winter } from './winter/cluster.ts';
 export {
   calibrate,
   forecastWinter,
-  kgOfHeat,
-  usualSpreads,
   valleyMean,
   valleyWinter,
   type WinterForecast,
+  type WinterPlan,
 } from './winter/forecast.ts';
 export { compartmentsOf, designOf, type StandingCompartment } from './yard/compartments.ts';
 export { futureProblem } from './yard/entryProblem.ts';

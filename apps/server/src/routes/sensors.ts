@@ -1,6 +1,7 @@
-import { SensorReport } from '@yellow-cell/contract';
+import { DailyWeight, SensorReport } from '@yellow-cell/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
-import { type SensorFeed, sensorReport } from '../services/sensors.ts';
+import { z } from 'zod';
+import { type SensorFeed, scaleOf, sensorReport } from '../services/sensors.ts';
 import type { RouteOptions } from './options.ts';
 
 interface SensorOptions extends RouteOptions {
@@ -18,5 +19,17 @@ export const sensorRoutes: FastifyPluginAsyncZod<SensorOptions> = async (app, { 
       },
     },
     () => sensorReport(context(), feed, new Date()),
+  );
+  app.get(
+    '/sensors/weights',
+    {
+      schema: {
+        tags: ['sensors'],
+        summary: 'What a box weighed day by day over the last year, by readings that can be trusted',
+        querystring: z.object({ box: z.string().max(40) }),
+        response: { 200: z.array(DailyWeight) },
+      },
+    },
+    ({ query: { box } }) => scaleOf(context(), box, new Date()),
   );
 };

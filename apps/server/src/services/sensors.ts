@@ -1,6 +1,6 @@
-import type { SensorReport } from '@yellow-cell/contract';
-import { judgeFeed, reportOf } from '@yellow-cell/core';
-import { addReadings, dropReadingsBefore, readingsSince } from '../store/readings.ts';
+import type { DailyWeight, SensorReport } from '@yellow-cell/contract';
+import { dailyWeights, judgeFeed, reportOf } from '@yellow-cell/core';
+import { addReadings, dropReadingsBefore, newestReading, readingsSince } from '../store/readings.ts';
 import type { Context } from './context.ts';
 
 /** A feed of readings that is asked now and then; what it sends is judged before anything is made of it. */
@@ -17,6 +17,9 @@ const HOUR_MS = 3_600_000;
 /** Judged against, and shown: the last three days. Kept: two years. */
 const SHOWN_MS = 72 * HOUR_MS;
 const KEPT_MS = 730 * 24 * HOUR_MS;
+/** What a feed kept for us before it was first asked is wanted from so far back. */
+const BACKLOG_MS = 120 * 24 * HOUR_MS;
+const YEAR_MS = 366 * 24 * HOUR_MS;
 
 /** Asks the feed at once and then every minute, until the returned function is called. A feed that fails is tried again. */
 export function watchSensors(feed: SensorFeed, context: Context, real: () => Date): () => void {
@@ -36,7 +39,10 @@ export function watchSensors(feed: SensorFeed, context: Context, real: () => Dat
 export async function pollSensors(feed: SensorFeed, context: Context, now: Date): Promise<void> {
   feed.polledAt = now.toISOString();
   try {
-    const answer = await fetch(feed.url, { signal: AbortSignal.timeout(ANSWER_MS) });
+    const since = await context.within(newestReading);
+    const answer = await fetch(askingSince(feed.url, since ?? ago(now, BACKLOG_MS)), {
+      signal: AbortSignal.timeout(ANSWER_MS),
+    });
     if (!answer.ok) throw new Error(`it answered ${answer.status}`);
     const text = await answer.text();
     if (text.length > MOST_BYTES) throw new Error('it sent more than 2 MB');
@@ -52,6 +58,16 @@ export async function pollSensors(feed: SensorFeed, context: Context, now: Date)
     feed.problem = `The sensors at ${feed.url} could not be read: ${why}. They are asked again each minute.`;
   }
 }
+
+/** A feed that keeps old readings may send those since; one that does not lets the question be. */
+function askingSince(url: string, since: string): URL {
+  const asked = new URL(url);
+  asked.searchParams.set('since', since);
+  return asked;
+}
+
+export const scaleOf = async (context: Context, box: string, now: Date): Promise<DailyWeight[]> =>
+  dailyWeights(await context.within((store) => readingsSince(store, ago(now, YEAR_MS), box)));
 
 export async function sensorReport(
   context: Context,

@@ -1,6 +1,7 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Settings, Units } from '@yellow-cell/contract';
 import { type FormEvent, useState } from 'react';
+import { Link } from 'react-router';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Modal } from '../parts/Modal.tsx';
 import { Notice } from '../parts/Notice.tsx';
@@ -60,6 +61,11 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
             </option>
           ))}
         </SelectField>
+        <p className="mb-2">
+          <Link className="underline" to="/figures" onClick={onClose}>
+            The figures that each yard reckons with
+          </Link>
+        </p>
         {error && (
           <Notice kind="danger">
             <p role="alert">{error.message}</p>

@@ -3,6 +3,7 @@ import type {
   BoxPage,
   Design,
   DesignSummary,
+  SensorReport,
   Session,
   TakeReport,
   TakesBy,
@@ -48,6 +49,13 @@ export const designQuery = (id: string) =>
     queryKey: ['designs', id],
     queryFn: ({ signal }) => getJson<Design>(`/designs/${id}`, signal),
   });
+
+const ASK_SENSORS_MS = 60_000;
+export const sensorsQuery = queryOptions({
+  queryKey: ['sensors'],
+  queryFn: ({ signal }) => getJson<SensorReport>('/sensors', signal),
+  refetchInterval: ASK_SENSORS_MS,
+});
 
 const PAGE = 100;
 

@@ -46,6 +46,10 @@ export const router = createBrowserRouter([
             path: 'ledger',
             lazy: async () => ({ Component: (await import('../ledger/LedgerScreen.tsx')).LedgerScreen }),
           },
+          {
+            path: 'figures/:yard?',
+            lazy: async () => ({ Component: (await import('../figures/FiguresScreen.tsx')).FiguresScreen }),
+          },
           { path: '*', element: <NotFound /> },
         ],
       },

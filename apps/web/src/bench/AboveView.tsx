@@ -232,9 +232,16 @@ function SpaceNames({ model, body, placing }: SheetProps & { placing: Placing })
       const bad = fit !== undefined && (fit.verdict === 'impossible' || fit.verdict === 'jams');
       return (
         <g key={space.id} fontSize={12.5} fill="var(--ink)" pointerEvents="none">
-          <text x={x} y={area.y + area.height / 2 - 2} fontWeight={700}>
-            {space.name.length > 13 ? `${space.name.slice(0, 12)}…` : space.name}
-          </text>
+          {inLines(space.name).map((words, line, all) => (
+            <text
+              key={words}
+              x={x}
+              y={area.y + area.height / 2 - 2 - (all.length - 1 - line) * 14}
+              fontWeight={700}
+            >
+              {words}
+            </text>
+          ))}
           {fit && (
             <text x={x} y={area.y + area.height / 2 + 14} fill={bad ? 'var(--danger)' : 'var(--soft)'}>
               {showLength(fit.slack_mm, units)}
@@ -243,6 +250,13 @@ function SpaceNames({ model, body, placing }: SheetProps & { placing: Placing })
         </g>
       );
     });
+}
+
+/** A name too long for the margin stands in two lines. */
+const WIDEST_NAME = 12;
+function inLines(name: string): string[] {
+  const at = name.length > WIDEST_NAME ? name.lastIndexOf(' ') : -1;
+  return at < 0 ? [name] : [name.slice(0, at), name.slice(at + 1)];
 }
 
 /** Turns an arrow that points right so that it points into the box; on the lying sheet, the front is at the left. */

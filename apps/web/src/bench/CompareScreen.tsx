@@ -1,21 +1,13 @@
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
 import type { CheckResult, Design, DesignContent } from '@yellow-cell/contract';
-import {
-  type BoxPhysics,
-  boxFromAbove,
-  boxInSection,
-  boxPhysics,
-  type Conditions,
-  deriveBox,
-  designChanges,
-  kgOfHeat,
-} from '@yellow-cell/core';
+import { boxFromAbove, boxInSection, deriveBox, designChanges } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { designQuery, designsQuery } from '../app/queries.ts';
 import { BoxShapes } from '../drawing/BoxShapes.tsx';
 import { lying, upright } from '../drawing/place.ts';
 import { benchWorker } from './benchWorker.ts';
+import { SideBySide } from './SideBySide.tsx';
 
 /** Two designs, or two versions of one, side by side, with what differs named and marked. */
 export function CompareScreen() {
@@ -78,6 +70,7 @@ export function CompareScreen() {
           </select>
         </Column>
       </div>
+      <SideBySide left={a.content} right={b.content} params={params} set={set} />
       <section aria-label="What differs" className="mt-4 max-w-3xl">
         <h2 className="text-lg">What differs, from the right one to the left</h2>
         {changes.length === 0 ? (
@@ -144,8 +137,8 @@ function Column({ title, design, number, content, differing, onVersion, children
   const open = checks.filter(({ holds, overruled }) => !holds && overruled === null);
   return (
     <section aria-label={title} className="rounded-xl border border-hairline bg-slip p-3">
-      <div className="flex flex-wrap items-center gap-2">
-        <strong>{title}:</strong> {children ?? design.name}
+      <div className="flex min-h-12 items-center gap-2 overflow-hidden [&>select]:min-w-0 [&>select]:shrink">
+        <strong className="shrink-0">{title}:</strong> {children ?? design.name}
         <select
           aria-label={`Version of ${design.name}`}
           className="field w-auto"
@@ -172,7 +165,6 @@ function Column({ title, design, number, content, differing, onVersion, children
           </div>
         ))}
       </dl>
-      <Physics content={content} />
       <p className="mt-2">
         {checks.length === 0
           ? 'Checking…'
@@ -186,47 +178,6 @@ function Column({ title, design, number, content, differing, onVersion, children
         ))}
       </ul>
     </section>
-  );
-}
-
-const WINTER: Conditions = {
-  outside_C: -1,
-  outside_RH: 0.85,
-  heat_Wkg: 12,
-  held_C: 15,
-  stores_kgDayPerKg: 0.11,
-  brood: false,
-};
-const SHUT: Conditions = { ...WINTER, outside_C: 25, heat_Wkg: 40, held_C: 34.5, brood: true };
-
-/** Both boxes under the same winter and the same shutting-in, so that they can be held against each other. */
-function Physics({ content }: { content: DesignContent }) {
-  const [winter, shut] = useMemo(
-    () => [WINTER, SHUT].map((conditions) => boxPhysics(content, conditions).compartments),
-    [content],
-  ) as [BoxPhysics['compartments'], BoxPhysics['compartments']];
-  const watts = winter.reduce((sum, each) => sum + each.watts, 0);
-  const water = winter.reduce((sum, each) => sum + each.water.condensate_gDay, 0);
-  const drips = winter.filter((each) => each.water.verdict === 'drips').map(({ name }) => name);
-  const minutes = shut.flatMap(
-    (each) => each.shut.minutesTo.find(({ limit_C }) => limit_C === 38)?.minutes ?? [],
-  );
-  return (
-    <dl className="mt-2">
-      <div className="row-line">
-        <dt>A winter’s day of −1 °C, clusters at 15 °C</dt>
-        <dd className={drips.length > 0 ? 'text-danger' : 'text-soft'}>
-          {watts.toFixed(1)} W, {kgOfHeat(watts, 30).toFixed(1)} kg a month, {Math.round(water)} g of water
-          {drips.length > 0 ? `, drips in ${drips.join(' and ')}` : ''}
-        </dd>
-      </div>
-      <div className="row-line">
-        <dt>Shut in with brood at 25 °C, alarmed</dt>
-        <dd className="text-soft">
-          {minutes.length === 0 ? 'never over 38 °C' : `38 °C after ${Math.round(Math.min(...minutes))} min`}
-        </dd>
-      </div>
-    </dl>
   );
 }
 

@@ -1,23 +1,20 @@
 import type { DesignContent } from '@yellow-cell/contract';
-import { arrangements, type CompartmentPhysics, compassPoint, kgOfHeat, type Paint } from '@yellow-cell/core';
+import {
+  arrangements,
+  type CompartmentPhysics,
+  type Constants,
+  kgOfHeat,
+  surestFirst,
+} from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
-import { SelectField } from '../parts/Field.tsx';
 import { Notice } from '../parts/Notice.tsx';
+import { ConditionFields } from './ConditionFields.tsx';
 import { DayChart } from './DayChart.tsx';
 import { showC } from './heat.ts';
-import { type BeeState, HEAT_WKG, type PhysicsDesk } from './usePhysics.ts';
+import { inHours } from './inHours.ts';
+import { ShutTable } from './ShutTable.tsx';
+import type { PhysicsDesk } from './usePhysics.ts';
 import { WinterChart } from './WinterChart.tsx';
-
-const BEES: readonly (readonly [BeeState, string])[] = [
-  ['calm', 'calm, cool and dark'],
-  ['resting', 'at rest in season'],
-  ['alarmed', 'alarmed, or shut in warm'],
-];
-const PAINTS: readonly (readonly [Paint, string])[] = [
-  ['white', 'white'],
-  ['wood', 'bare wood'],
-  ['dark', 'dark'],
-];
 
 interface PhysicsSlipProps {
   kind: 'air' | 'warmth';
@@ -27,7 +24,8 @@ interface PhysicsSlipProps {
 
 /** How the box breathes or what it costs to keep warm, for the season on the ribbon, and what each change would bring. */
 export function PhysicsSlip({ kind, design, desk }: PhysicsSlipProps) {
-  const { physics, weather } = desk;
+  const { physics, weather, figures } = desk;
+  const { constants } = figures;
   return (
     <aside
       aria-label={kind === 'air' ? 'Air' : 'Warmth'}
@@ -45,9 +43,9 @@ export function PhysicsSlip({ kind, design, desk }: PhysicsSlipProps) {
               {each.bees_kg.toFixed(2)} kg of bees, {showC(each.inside_C)} inside
             </span>
             {kind === 'air' ? (
-              <AirLines each={each} outside_C={weather.outside_C} />
+              <AirLines each={each} outside_C={weather.outside_C} constants={constants} />
             ) : (
-              <WarmthLines each={each} />
+              <WarmthLines each={each} constants={constants} />
             )}
           </li>
         ))}
@@ -58,96 +56,28 @@ export function PhysicsSlip({ kind, design, desk }: PhysicsSlipProps) {
           unattended; follow the rules for moving bees where you are.
         </Notice>
       )}
+      {kind === 'air' && <ShutTable design={design} desk={desk} />}
       <Compare kind={kind} design={design} desk={desk} />
-      {kind === 'warmth' ? <WinterChart physics={physics} /> : <DayChart design={design} desk={desk} />}
+      {kind === 'warmth' ? (
+        <WinterChart physics={physics} figures={figures} />
+      ) : (
+        <DayChart design={design} desk={desk} />
+      )}
       <p className="mt-3 text-xs text-soft">
-        Steady state; wind is left out. Bees cover six tenths of the comb. Stack flow through free areas,
-        halved on the mesh of a shut box; ISO 6946 surfaces (handbook 3).
+        Steady state; wind is left out. Bees cover {Math.round(constants.covered * 100)} % of the comb. Stack
+        flow through free areas, of which shut-in bees leave {Math.round(constants.clustered * 100)} %; ISO
+        6946 surfaces (handbook 3).
       </p>
     </aside>
   );
 }
 
-function ConditionFields({ desk: { weather, set }, kind }: { desk: PhysicsDesk; kind: 'air' | 'warmth' }) {
-  return (
-    <fieldset className="mt-2 rounded-lg border border-hairline px-3 pt-1 pb-2">
-      <legend className="px-1 text-sm text-soft">The season on the ribbon, or as you set it</legend>
-      <label className="block">
-        <span className="flex justify-between text-sm text-soft">
-          Outside <strong className="text-ink">{weather.outside_C} °C</strong>
-        </span>
-        <input
-          type="range"
-          aria-label="Outside temperature in °C"
-          className="w-full accent-[var(--ink)]"
-          min={-25}
-          max={42}
-          value={weather.outside_C}
-          onChange={({ target }) => set({ outside_C: Number(target.value) })}
-        />
-      </label>
-      <div className="grid grid-cols-2 gap-x-3">
-        <SelectField
-          label={`Bees (${HEAT_WKG[weather.bees]} W/kg)`}
-          value={weather.bees}
-          onChange={({ target }) => set({ bees: target.value as BeeState })}
-        >
-          {BEES.map(([bees, label]) => (
-            <option key={bees} value={bees}>
-              {label}
-            </option>
-          ))}
-        </SelectField>
-        <SelectField
-          label="Sun"
-          value={weather.sunHour ?? ''}
-          onChange={({ target }) => set({ sunHour: target.value === '' ? undefined : Number(target.value) })}
-        >
-          <option value="">in the shade</option>
-          <option value={8}>morning sun</option>
-          <option value={12}>midday sun</option>
-          <option value={16}>afternoon sun</option>
-        </SelectField>
-        {weather.sunHour !== undefined && (
-          <>
-            <SelectField
-              label="Front looks"
-              value={weather.front_deg}
-              onChange={({ target }) => set({ front_deg: Number(target.value) })}
-            >
-              {[0, 45, 90, 135, 180, 225, 270, 315].map((bearing) => (
-                <option key={bearing} value={bearing}>
-                  {compassPoint(bearing)}
-                </option>
-              ))}
-            </SelectField>
-            <SelectField
-              label="Painted"
-              value={weather.paint}
-              onChange={({ target }) => set({ paint: target.value as Paint })}
-            >
-              {PAINTS.map(([paint, label]) => (
-                <option key={paint} value={paint}>
-                  {label}
-                </option>
-              ))}
-            </SelectField>
-          </>
-        )}
-      </div>
-      <label className="flex items-center gap-2">
-        <input
-          type="checkbox"
-          checked={weather.brood}
-          onChange={({ target }) => set({ brood: target.checked })}
-        />
-        Brood: {kind === 'air' ? 'starts at 34.5 °C' : 'held at 34.5 °C, else a cluster at 15 °C'}
-      </label>
-    </fieldset>
-  );
+interface LinesProps {
+  each: CompartmentPhysics;
+  constants: Constants;
 }
 
-function AirLines({ each, outside_C }: { each: CompartmentPhysics; outside_C: number }) {
+function AirLines({ each, outside_C, constants }: LinesProps & { outside_C: number }) {
   const { air, shut } = each;
   return (
     <>
@@ -156,8 +86,8 @@ function AirLines({ each, outside_C }: { each: CompartmentPhysics; outside_C: nu
           ? 'No opening: no air goes through.'
           : `${(air.flow_m3s * 1_000).toFixed(2)} L/s through ${air.openings.length} opening${air.openings.length > 1 ? 's' : ''}.`}
       </p>
-      <p className={shut.inside_C > 36 ? 'font-semibold text-danger' : ''}>
-        Shut in as it stands: {showC(shut.inside_C)}
+      <p className={shut.inside_C > constants.fanning_C ? 'font-semibold text-danger' : ''}>
+        Shut now, its flight entrances closed: {showC(shut.inside_C)}
         {shut.minutesTo
           .map(({ limit_C, minutes }) =>
             minutes === null
@@ -165,10 +95,12 @@ function AirLines({ each, outside_C }: { each: CompartmentPhysics; outside_C: nu
               : `; ${limit_C} °C ${minutes === 0 ? 'at once' : `after ${inHours(minutes)}`}`,
           )
           .join('')}
-        {shut.minutesTo.every(({ minutes }) => minutes === null) ? ', never over 36 °C.' : '.'}
+        {shut.minutesTo.every(({ minutes }) => minutes === null)
+          ? `, never over ${constants.fanning_C} °C.`
+          : '.'}
       </p>
       <Formula>
-        (UA + 1,200 · Q) · ΔT = bees · W/kg + sun, with UA {each.ua_WK.toFixed(2)} W/K, ΔT{' '}
+        (UA + {constants.airHeat_Jm3K} · Q) · ΔT = bees · W/kg + sun, with UA {each.ua_WK.toFixed(2)} W/K, ΔT{' '}
         {shut.rise_K.toFixed(1)} K over {outside_C} °C, Q = Cd · A* · √(2 g h ΔT / T̄) ={' '}
         {(shut.flow_m3s * 1_000).toFixed(3)} L/s. Handbook 3, openings and stack flow.
       </Formula>
@@ -176,8 +108,6 @@ function AirLines({ each, outside_C }: { each: CompartmentPhysics; outside_C: nu
   );
 }
 
-const inHours = (minutes: number): string =>
-  minutes < 90 ? `${Math.round(minutes)} min` : `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)}`;
 const PARTS = {
   wall: 'walls',
   pane: 'panes',
@@ -194,7 +124,7 @@ const WATER = {
   drips: 'Water forms on the cover and drips on the bees: it kills more small colonies than cold does.',
 } as const;
 
-function WarmthLines({ each }: { each: CompartmentPhysics }) {
+function WarmthLines({ each, constants }: LinesProps) {
   const { ua_WK, sharedUa_WK, watts, paths, water } = each;
   const first = paths.filter(({ share }) => share > 0.02).slice(0, 4);
   return (
@@ -202,7 +132,7 @@ function WarmthLines({ each }: { each: CompartmentPhysics }) {
       <p>
         {ua_WK.toFixed(2)} W/K alone
         {sharedUa_WK < ua_WK - 0.005 ? `, ${sharedUa_WK.toFixed(2)} beside warm neighbours` : ''};{' '}
-        {watts.toFixed(1)} W to hold, {kgOfHeat(watts, 30).toFixed(1)} kg of stores a month.
+        {watts.toFixed(1)} W to hold, {kgOfHeat(watts, 30, constants).toFixed(1)} kg of stores a month.
       </p>
       <div
         className="my-1 flex h-5 overflow-hidden rounded border border-hairline"
@@ -230,8 +160,8 @@ function WarmthLines({ each }: { each: CompartmentPhysics }) {
       </p>
       <Formula>
         U = 1 ÷ (Rsi + Σ d/λ + Rse) for each face, a network of all spaces solved together; water: ρ inside =
-        ρ outside + 0.66 · stores ÷ Q, saturated over the coldest inner surface. Handbook 3, layers, network,
-        moisture.
+        ρ outside + {constants.waterOfStores} · stores ÷ Q, saturated over the coldest inner surface. Handbook
+        3, layers, network, moisture.
       </Formula>
     </>
   );
@@ -247,9 +177,13 @@ function Formula({ children }: { children: React.ReactNode }) {
 }
 
 /** Each change alone against the box as drawn, with a bar: watts, water, or minutes until 38 °C. */
-function Compare({ kind, design, desk: { conditions } }: PhysicsSlipProps) {
+function Compare({ kind, design, desk }: PhysicsSlipProps) {
+  const { conditions } = desk;
   const [open, setOpen] = useState(true);
-  const all = useMemo(() => (open ? arrangements(design, conditions) : []), [open, design, conditions]);
+  const all = useMemo(
+    () => (open ? surestFirst(arrangements(design, conditions)) : []),
+    [open, design, conditions],
+  );
   const figure = (each: (typeof all)[number]): number =>
     kind === 'air' ? (each.minutes ?? LONG_MIN) : each.watts;
   const most = Math.max(1, ...all.map(figure));
@@ -257,11 +191,19 @@ function Compare({ kind, design, desk: { conditions } }: PhysicsSlipProps) {
   return (
     <details open={open} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
       <summary className="mt-2 font-bold">What each change would bring</summary>
+      {kind === 'warmth' && drawn?.drips && (
+        <p className="text-sm">
+          The surest cure of the drip first. A tilt of 2 to 5 cm to the front, which no figure shows, lets
+          what forms above run to the front wall.
+        </p>
+      )}
       <table className="w-full text-sm">
         <thead className="text-soft">
           <tr>
             <th className="text-left font-normal">change</th>
-            <th className="text-right font-normal">{kind === 'air' ? 'to 38 °C, shut' : 'to hold'}</th>
+            <th className="text-right font-normal">
+              {kind === 'air' ? `to ${desk.figures.constants.danger_C} °C, shut` : 'to hold'}
+            </th>
             <th className="text-right font-normal">water a day</th>
           </tr>
         </thead>

@@ -1,51 +1,54 @@
 import {
   type BoxPhysics,
-  type Climate,
   calibrate,
   effortWords,
   forecastWinter,
+  type ScaleUse,
   seamsOfBees,
-  valleyWinter,
 } from '@yellow-cell/core';
 import { scaleLinear, scalePoint } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useId, useMemo, useState } from 'react';
-import { keep, readKept } from '../app/kept.ts';
 import { ClimateField } from './ClimateField.tsx';
 import { type Heft, HeftFields } from './HeftFields.tsx';
+import { ScaleField } from './ScaleField.tsx';
 import { Ticks } from './Ticks.tsx';
+import type { YardFigures } from './useYardFigures.ts';
 
-const CLIMATE = 'yc-climate';
 const SIZE = { width: 320, height: 170, left: 30, right: 16, top: 10, bottom: 24 };
 const EFFORT = { easy: 'easily', hard: 'hard', dwindles: 'so hard that it is likely to dwindle' } as const;
 /** Pitch that seams are counted by, in mm. */
 const PITCH_MM = 35;
+const START = 'Start';
 
-/** Stores over a winter in the built-in valley, as the band that the assumptions leave, for one compartment. */
-export function WinterChart({ physics }: { physics: BoxPhysics }) {
+/** Stores over a winter of the yard's climate, as the band that the assumptions leave, for one compartment. */
+export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures: YardFigures }) {
+  const { constants, climate, setClimate, months: seasons } = figures;
   const [chosen, setChosen] = useState(0);
   const [stores_kg, setStores] = useState(10);
   const id = useId();
-  const [climate, setClimate] = useState<Climate | undefined>(() => readKept<Climate>(CLIMATE));
   const [hefts, setHefts] = useState<readonly Heft[]>([]);
-  const seasons = useMemo(() => climate?.months ?? valleyWinter(), [climate]);
   const each = physics.compartments[chosen] ?? physics.compartments[0];
   const bees_kg = each?.bees_kg ?? 0;
   const ua_WK = each?.sharedUa_WK ?? 1;
-  const factor = useMemo(
-    () => (bees_kg > 0 && ua_WK > 0 ? calibrate({ bees_kg, ua_WK, stores_kg, months: seasons }, hefts) : 1),
-    [bees_kg, ua_WK, stores_kg, seasons, hefts],
+  const plan = useMemo(
+    () => ({ bees_kg, ua_WK, stores_kg, months: seasons }),
+    [bees_kg, ua_WK, stores_kg, seasons],
   );
+  const real = bees_kg > 0 && ua_WK > 0;
+  const byHefts = useMemo(
+    () => (real ? calibrate(plan, hefts, constants) : 1),
+    [real, plan, hefts, constants],
+  );
+  const [scale, setScale] = useState<ScaleUse>();
+  const factor = scale?.factor ?? byHefts;
   const forecast = useMemo(
-    () =>
-      bees_kg > 0 && ua_WK > 0
-        ? forecastWinter({ bees_kg, ua_WK, stores_kg, months: seasons, factor })
-        : undefined,
-    [bees_kg, ua_WK, stores_kg, seasons, factor],
+    () => (real ? forecastWinter({ ...plan, factor }, constants) : undefined),
+    [real, plan, factor, constants],
   );
   if (!each || !forecast) return null;
   const months = [
-    { name: 'Start', low_kg: stores_kg, middle_kg: stores_kg, high_kg: stores_kg },
+    { name: START, low_kg: stores_kg, middle_kg: stores_kg, high_kg: stores_kg },
     ...forecast.months,
   ];
   const x = scalePoint(
@@ -61,7 +64,7 @@ export function WinterChart({ physics }: { physics: BoxPhysics }) {
     .x(({ name }) => x(name) ?? 0)
     .y(({ middle_kg }) => y(middle_kg));
   const last = forecast.months.at(-1);
-  const words = `In spring ${last?.middle_kg.toFixed(1)} kg left, likely ${last?.low_kg.toFixed(1)} to ${last?.high_kg.toFixed(1)}; ${Math.round(forecast.starved * 100)} % of winters starve it. In the coldest month it works ${EFFORT[effortWords(forecast.effort_Wkg)]}, ${forecast.effort_Wkg.toFixed(1)} W/kg.`;
+  const words = `In spring ${last?.middle_kg.toFixed(1)} kg left, likely ${last?.low_kg.toFixed(1)} to ${last?.high_kg.toFixed(1)}; ${Math.round(forecast.starved * 100)} % of winters starve it. In the coldest month it works ${EFFORT[effortWords(forecast.effort_Wkg, constants)]}, ${forecast.effort_Wkg.toFixed(1)} W/kg.`;
   return (
     <section aria-label="A winter">
       <h3 className="eyebrow">A winter {climate ? 'in your climate' : 'in the built-in valley'}</h3>
@@ -106,27 +109,23 @@ export function WinterChart({ physics }: { physics: BoxPhysics }) {
             fontSize={10.5}
             fill="var(--soft)"
           >
-            {name.slice(0, 3)}
+            {name === START ? name : name.slice(0, 3)}
           </text>
         ))}
       </svg>
       <p className={`text-sm ${forecast.starved > 0.2 ? 'font-semibold text-danger' : ''}`}>
-        {words} That is {seamsOfBees(bees_kg, PITCH_MM).toFixed(1)} seams of bees.
+        {words} That is {seamsOfBees(bees_kg, PITCH_MM, constants.litresPerKg).toFixed(1)} seams of bees.
       </p>
       <HeftFields hefts={hefts} onChange={setHefts} most={seasons.length} />
-      {hefts.length > 0 && (
+      <ScaleField plan={plan} constants={constants} onChange={setScale} />
+      {(scale ?? hefts.length > 0) && (
         <p className="text-sm">
-          By your hefts it uses {Math.round(Math.abs(factor - 1) * 100)} % {factor >= 1 ? 'more' : 'less'}{' '}
-          than reckoned; the forecast is fitted to that.
+          By {scale ? `its scale over ${scale.days} days` : 'your hefts'} it uses{' '}
+          {Math.round(Math.abs(factor - 1) * 100)} % {factor >= 1 ? 'more' : 'less'} than reckoned; the
+          forecast is fitted to that.
         </p>
       )}
-      <ClimateField
-        climate={climate}
-        onChange={(next) => {
-          setClimate(next);
-          keep(CLIMATE, next);
-        }}
-      />
+      <ClimateField climate={climate} onChange={setClimate} />
     </section>
   );
 }

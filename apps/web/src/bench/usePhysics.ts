@@ -1,14 +1,18 @@
 import type { DesignContent } from '@yellow-cell/contract';
 import {
+  type BeeState,
   type BoxPhysics,
   boxPhysics,
   type Conditions,
+  groundTemperature,
   type Paint,
   sunAt,
+  usualConditions,
   valleyMean,
 } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
 import { useAsOf } from '../app/now.ts';
+import { useYardFigures, type YardFigures } from './useYardFigures.ts';
 
 /** What the breeder sets; the rest of the conditions follows. */
 export interface Weather {
@@ -21,32 +25,28 @@ export interface Weather {
   bees: BeeState;
   brood: boolean;
   insulation_mm: number;
+  clearNight: boolean;
+  grounded: boolean;
+  /** Boxes pushed together, this one in the middle. */
+  inRow: number;
 }
-export type BeeState = 'calm' | 'resting' | 'alarmed';
-/** Heat of bees, in W/kg (handbook 3). */
-export const HEAT_WKG: Readonly<Record<BeeState, number>> = { calm: 12, resting: 20, alarmed: 40 };
-/** Stores used by a kilogram of bees at rest, in kg a day (handbook 5: 0.08 to 0.14). */
-const STORES_KGDAY = 0.11;
-const BROOD_NEST_C = 34.5;
-const CLUSTER_C = 15;
-
-/** A valley of middle latitude, for the sun and for the season on the ribbon. */
-const PLACE = { latitude_deg: 48, longitude_deg: 15 };
-const RISE_OF_DAY = 12;
+const NOON = 12;
 
 /** Mean of the day in the built-in valley, in whole °C. */
-function seasonMean(date: string): number {
+export function seasonMean(date: string): number {
   const day =
     (Date.parse(`${date}T12:00:00Z`) - Date.parse(`${date.slice(0, 4)}-01-15T12:00:00Z`)) / 86_400_000;
   return Math.round(valleyMean(day / 365));
 }
+/** The yearly wave of the valley is at its mean a quarter of a year from the coldest day. */
+const YEAR_MEAN_C = valleyMean(0.25);
 
-export interface PhysicsDesk {
+export interface PhysicsDesk extends Pick<YardFigures, 'place'> {
   weather: Weather;
   set(change: Partial<Weather>): void;
   conditions: Conditions;
   physics: BoxPhysics;
-  place: typeof PLACE;
+  figures: YardFigures;
   /** The day on the ribbon. */
   date: string;
 }
@@ -56,6 +56,8 @@ const NOTHING: BoxPhysics = { compartments: [], surfaces: [], spaces: [] };
 /** Worked out only while its layer is shown. */
 export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
   const { on } = useAsOf();
+  const figures = useYardFigures();
+  const { constants, place } = figures;
   const [changed, setChanged] = useState<Partial<Weather>>({});
   const weather: Weather = useMemo(() => {
     const mean = seasonMean(on);
@@ -67,25 +69,16 @@ export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
       bees: mean > 12 ? 'resting' : 'calm',
       brood: mean > 8,
       insulation_mm: 0,
+      clearNight: false,
+      grounded: false,
+      inRow: 1,
       ...changed,
     };
   }, [on, changed]);
-  const conditions = useMemo((): Conditions => {
-    const { sunHour, front_deg, paint } = weather;
-    const hour = String(sunHour ?? RISE_OF_DAY).padStart(2, '0');
-    // The sun's own hour at 15° east is the hour of universal time and one more.
-    const place = sunAt(`${on}T${hour}:00:00+01:00`, PLACE.latitude_deg, PLACE.longitude_deg);
-    return {
-      outside_C: weather.outside_C,
-      outside_RH: 0.85,
-      heat_Wkg: HEAT_WKG[weather.bees],
-      held_C: weather.brood ? BROOD_NEST_C : CLUSTER_C,
-      stores_kgDayPerKg: STORES_KGDAY,
-      brood: weather.brood,
-      insulation_mm: weather.insulation_mm,
-      ...(sunHour === undefined ? {} : { sun: { place, front_deg, paint } }),
-    };
-  }, [weather, on]);
+  const conditions = useMemo(
+    () => conditionsOf(weather, on, place, constants),
+    [weather, on, place, constants],
+  );
   const physics = useMemo(
     () => (shown ? boxPhysics(design, conditions) : NOTHING),
     [design, conditions, shown],
@@ -95,7 +88,32 @@ export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
     set: (change) => setChanged((now) => ({ ...now, ...change })),
     conditions,
     physics,
-    place: PLACE,
+    place,
+    figures,
     date: on,
   };
+}
+
+function conditionsOf(
+  { outside_C, sunHour, front_deg, paint, bees, brood, insulation_mm, clearNight, grounded, inRow }: Weather,
+  on: string,
+  place: YardFigures['place'],
+  constants: YardFigures['constants'],
+): Conditions {
+  return {
+    ...usualConditions({ outside_C, bees, brood }, constants),
+    insulation_mm,
+    clearNight,
+    ...(grounded ? { ground_C: groundTemperature(outside_C, YEAR_MEAN_C, constants) } : {}),
+    ...(inRow > 1 ? { row: { boxes: inRow, place: Math.floor(inRow / 2) } } : {}),
+    ...(sunHour === undefined
+      ? {}
+      : { sun: { place: sunAtHour(on, sunHour ?? NOON, place), front_deg, paint } }),
+  };
+}
+
+/** Hours by the sun: at 12 it stands highest, at any longitude. */
+function sunAtHour(on: string, hour: number, { latitude_deg, longitude_deg }: YardFigures['place']) {
+  const instant = Date.parse(`${on}T00:00:00Z`) + (hour - longitude_deg / 15) * 3_600_000;
+  return sunAt(new Date(instant).toISOString(), latitude_deg, longitude_deg);
 }

@@ -1,8 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Measure, SensorReport } from '@yellow-cell/contract';
-import { getJson } from '../app/api.ts';
+import type { Measure } from '@yellow-cell/contract';
+import { sensorsQuery } from '../app/queries.ts';
 
-const ASK_MS = 60_000;
 const NAMES: Readonly<Record<Measure, readonly [string, string]>> = {
   temperature_C: ['inside', '°C'],
   humidity_pct: ['moist air', '%'],
@@ -11,11 +10,7 @@ const NAMES: Readonly<Record<Measure, readonly [string, string]>> = {
 
 /** What a scale and a probe say of one box now; what was set aside is told, and reckoned with nowhere. */
 export function SensorLines({ label }: { label: string }) {
-  const { data } = useQuery({
-    queryKey: ['sensors'],
-    queryFn: ({ signal }) => getJson<SensorReport>('/sensors', signal),
-    refetchInterval: ASK_MS,
-  });
+  const { data } = useQuery(sensorsQuery);
   const own = data?.boxes.find(({ box }) => box === label);
   if (!data || (!own && !data.problem)) return null;
   return (

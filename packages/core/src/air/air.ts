@@ -1,16 +1,16 @@
 import type { AirAnswer, AirQuestion, Problem } from '@yellow-cell/contract';
+import { type Constants, constantsWith } from '../constants/registry.ts';
 import { above, below } from '../numbers.ts';
 import { refuse } from '../problems.ts';
 import { factorOf, flowAt } from './flow.ts';
-import { AIR_HEAT, BEES_HEAT, COMB_HEAT } from './physics.ts';
 
 /**
  * A box shut in: how warm it gets by the bees' heat against what its walls and openings let out, and when it
  * passes limits, with the flow of each moment (handbook 3). Throws `ProblemsError`.
  */
-export function air(question: AirQuestion): AirAnswer {
+export function air(question: AirQuestion, constants = constantsWith(question.constants)): AirAnswer {
   refuse(airProblems(question));
-  const room = roomOf(question);
+  const room = roomOf(question, constants);
   const rise_K = steadyRise(room);
   return {
     rise_K,
@@ -28,27 +28,30 @@ interface Room {
   factor: number;
   /** In J/K. */
   capacity: number;
+  /** In J/(m³·K). */
+  airHeat: number;
 }
 
-function roomOf(question: AirQuestion): Room {
+function roomOf(question: AirQuestion, constants: Constants): Room {
   const { outside_C, ua_WK, bees_kg, heat_Wkg, openings, comb_kg, start_C = outside_C, sun_W = 0 } = question;
   return {
     outside_C,
     start_C,
     ua_WK,
     heat_W: bees_kg * heat_Wkg + sun_W,
-    factor: factorOf(openings),
-    capacity: BEES_HEAT * bees_kg + COMB_HEAT * comb_kg,
+    factor: factorOf(openings, constants.discharge),
+    capacity: constants.beesHeat_JkgK * bees_kg + constants.combHeat_JkgK * comb_kg,
+    airHeat: constants.airHeat_Jm3K,
   };
 }
 
 /** Watts that stay in the room at a difference of temperature. */
 const netHeat = (room: Room, rise_K: number): number =>
-  room.heat_W - (room.ua_WK + AIR_HEAT * flowAt(room.factor, room.outside_C, rise_K)) * rise_K;
+  room.heat_W - (room.ua_WK + room.airHeat * flowAt(room.factor, room.outside_C, rise_K)) * rise_K;
 
 /** The rise at which as much goes out as comes in, in K. */
 function steadyRise(room: Room): number {
-  if (room.heat_W === 0) return 0;
+  if (room.heat_W <= 0) return 0;
   let [low, high] = [0, 1];
   while (netHeat(room, high) > 0) high *= 2;
   for (let step = 0; step < BISECTIONS; step++) {

@@ -1,5 +1,5 @@
 import type { AirQuestion } from '@yellow-cell/contract';
-import { DISCHARGE, GRAVITY, ZERO_C_IN_K } from './physics.ts';
+import { GRAVITY, ZERO_C_IN_K } from './physics.ts';
 
 /** An opening for air: free area in m², height of its centre and its own height in m. */
 export interface Breather {
@@ -16,17 +16,18 @@ export const roundHeight = (area_m2: number): number => Math.sqrt((4 * area_m2) 
  * the neutral-level flow over all openings at their centres and the sum of the flows that each has alone
  * (handbook 3, openings). It depends on the openings only, so it is worked out once.
  */
-export function flowFactor(openings: readonly Breather[]): number {
-  return Math.max(neutralFactor(openings), singleFactor(openings));
+export function flowFactor(openings: readonly Breather[], discharge: number): number {
+  return discharge * Math.max(neutralFactor(openings), singleFactor(openings));
 }
 
 /** The same, of openings as a question gives them: in cm², round where no height is given. */
-export function factorOf(openings: AirQuestion['openings']): number {
+export function factorOf(openings: AirQuestion['openings'], discharge: number): number {
   return flowFactor(
     openings.map(({ area_cm2, height_m, tall_m }) => {
       const area_m2 = area_cm2 / CM2_PER_M2;
       return { area_m2, height_m, tall_m: tall_m ?? roundHeight(area_m2) };
     }),
+    discharge,
   );
 }
 const CM2_PER_M2 = 10_000;
@@ -39,10 +40,7 @@ export function flowAt(factor: number, outside_C: number, rise_K: number): numbe
 
 /** One opening breathes in below and out above. */
 function singleFactor(openings: readonly Breather[]): number {
-  return openings.reduce(
-    (sum, { area_m2, tall_m }) => sum + (DISCHARGE / 3) * area_m2 * Math.sqrt(GRAVITY * tall_m),
-    0,
-  );
+  return openings.reduce((sum, { area_m2, tall_m }) => sum + (area_m2 / 3) * Math.sqrt(GRAVITY * tall_m), 0);
 }
 
 /** As much comes in below the neutral level as goes out above it. */
@@ -55,7 +53,7 @@ function neutralFactor(openings: readonly Breather[]): number {
     if (outAbove(openings, level) > inBelow(openings, level)) low = level;
     else high = level;
   }
-  return DISCHARGE * Math.sqrt(2 * GRAVITY) * outAbove(openings, (low + high) / 2);
+  return Math.sqrt(2 * GRAVITY) * outAbove(openings, (low + high) / 2);
 }
 const BISECTIONS = 60;
 

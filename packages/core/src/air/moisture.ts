@@ -1,9 +1,8 @@
 import type { MoistureAnswer, MoistureQuestion } from '@yellow-cell/contract';
+import { constantsWith } from '../constants/registry.ts';
 import { above } from '../numbers.ts';
 import { ZERO_C_IN_K } from './physics.ts';
 
-/** Water that a kilogram of stores gives, in kg (handbook 3, moisture). */
-const WATER_PER_STORES = 0.66;
 const VAPOUR_GAS = 461.5;
 const SECONDS_A_DAY = 86_400;
 
@@ -29,9 +28,12 @@ const pressure = (kgm3: number, celsius: number): number =>
  * Water in a box: what the bees give off leaves with the air, or condenses on the coldest surface, over which the
  * air can be no more than saturated (handbook 3, moisture).
  */
-export function moisture(question: MoistureQuestion): MoistureAnswer {
+export function moisture(
+  question: MoistureQuestion,
+  constants = constantsWith(question.constants),
+): MoistureAnswer {
   const { outside_C, outside_RH, inside_C, flow_m3s, stores_kgDay, surfaces } = question;
-  const water = (WATER_PER_STORES * stores_kgDay) / SECONDS_A_DAY;
+  const water = (constants.waterOfStores * stores_kgDay) / SECONDS_A_DAY;
   const outside = density(outside_RH * saturation(outside_C), outside_C);
   const coldest = surfaces.reduce((cold, surface) => (surface.surface_C < cold.surface_C ? surface : cold));
   const most = saturation(coldest.surface_C);

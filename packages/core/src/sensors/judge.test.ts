@@ -1,8 +1,7 @@
 import type { Reading } from '@yellow-cell/contract';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { calibrate, valleyWinter } from '../winter/forecast.ts';
-import { judgeFeed, reportOf, storesByWeight } from './judge.ts';
+import { judgeFeed, reportOf } from './judge.ts';
 
 const NOW = '2026-02-01T12:00:00.000Z';
 const at = (minutes: number) => new Date(Date.parse(NOW) + minutes * 60_000).toISOString();
@@ -79,29 +78,5 @@ describe('what is known of a box', () => {
     expect(report?.setAside[0]?.sentence).toBe('“x” is no number.');
     expect(report?.silentSince).toBe(at(-290));
     expect(reportOf(told(feed(-20, { weight_kg: 30 })), NOW)[0]?.silentSince).toBeNull();
-  });
-
-  it('changes no forecast by a wrong reading', () => {
-    const plan = { bees_kg: 1.5, ua_WK: 1.5, stores_kg: 14, months: valleyWinter() };
-    const right = [
-      feed(-60 * 24 * 60, { weight_kg: 26 }),
-      feed(-30 * 24 * 60, { weight_kg: 23 }),
-      feed(-10, { weight_kg: 20.5 }),
-    ];
-    const wrong = [
-      feed(-59 * 24 * 60, { weight_kg: 150 }),
-      feed(-20 * 24 * 60, { weight_kg: 'calibrating' }),
-      feed(-5, { weight_kg: 3 }),
-    ];
-    const factor = (...feeds: object[]) => {
-      const stores = storesByWeight(told(...feeds), 14);
-      return calibrate(
-        plan,
-        stores.map(({ stores_kg }, index) => ({ month: index + 1, stores_kg })),
-      );
-    };
-    const [a, b, c] = right as [object, object, object];
-    const [x, y, z] = wrong as [object, object, object];
-    expect(factor(a, x, b, y, c, z)).toBeCloseTo(factor(a, b, c), 12);
   });
 });

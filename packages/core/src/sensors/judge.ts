@@ -119,14 +119,3 @@ export function reportOf(readings: readonly Reading[], now: string): BoxReadings
     };
   });
 }
-
-/** Stores by the weights that can be trusted: what a box weighs less its weight without stores. */
-export function storesByWeight(
-  readings: readonly Reading[],
-  empty_kg: number,
-): { at: string; stores_kg: number }[] {
-  return readings
-    .filter(({ measure, flag, value }) => measure === 'weight_kg' && flag === null && value !== null)
-    .map(({ at, value }) => ({ at, stores_kg: Math.max(0, (value ?? 0) - empty_kg) }))
-    .sort((a, b) => a.at.localeCompare(b.at));
-}

@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { designProblems } from '../box/designProblems.ts';
+import { withPart } from '../box/parts.ts';
+import { mm } from '../box/plainParts.ts';
+import { mainBody } from '../box/stack.ts';
 import { familyDesign } from '../families/build.ts';
 import { families } from '../families/families.ts';
-import { arrangements } from './arrangements.ts';
-import type { Conditions } from './boxPhysics.ts';
+import { arrangements, surestFirst } from './arrangements.ts';
+import type { Conditions } from './conditions.ts';
 import { sunAt } from './sun.ts';
 
 const winter: Conditions = {
@@ -35,6 +38,22 @@ describe('what each change would bring', () => {
         expect(Number.isFinite(each.watts)).toBe(true);
       }
     }
+  });
+
+  it('puts the surest cure of a drip first, and leaves a box that does not drip in order', () => {
+    const plain = familyDesign('nucleus');
+    const lined = withPart(plain, mainBody(plain).id, { lining: { material: 'foam', thickness: mm(18.9) } });
+    const dripping = arrangements(lined, winter);
+    expect(dripping[0]?.drips).toBe(true);
+    const [drawn, ...cures] = surestFirst(dripping);
+    expect(drawn?.key).toBe('drawn');
+    expect(cures).toHaveLength(dripping.length - 1);
+    const dry = cures.filter(({ drips }) => !drips);
+    expect(cures.slice(0, dry.length)).toEqual(dry);
+    for (const [index, { condensate_gDay }] of dry.slice(1).entries())
+      expect(condensate_gDay).toBeGreaterThanOrEqual(dry[index]?.condensate_gDay ?? 0);
+    const still = arrangements(familyDesign('threeWay'), { ...winter, outside_C: 5 });
+    expect(surestFirst(still)).toBe(still);
   });
 
   it('never needs more to keep warm with insulation, nor with fewer openings', () => {

@@ -1,8 +1,12 @@
 import type { DesignContent, Sheet } from '@yellow-cell/contract';
+import { withVentAdded } from '../box/entrances.ts';
+import { deriveBox } from '../box/model.ts';
 import { withPart } from '../box/parts.ts';
 import { coverSheet, mm } from '../box/plainParts.ts';
 import { bodiesOf } from '../box/stack.ts';
-import { type BoxPhysics, boxPhysics, type Conditions } from './boxPhysics.ts';
+import { defaultConstants } from '../constants/registry.ts';
+import { type BoxPhysics, boxPhysics } from './boxPhysics.ts';
+import type { Conditions } from './conditions.ts';
 
 /** A change to a box that a breeder could make, to be compared before it is made. */
 export interface Arrangement {
@@ -24,7 +28,11 @@ const FOAM_WALL_MM = 40;
 const INSULATION_MM = 30;
 
 /** What this box could be like: each change alone, and the box as it is drawn first. */
-export function arrangements(design: DesignContent, conditions: Conditions): Arranged[] {
+export const arrangements = (design: DesignContent, conditions: Conditions): Arranged[] =>
+  arrangementsOf(design, conditions).map(arranged);
+
+/** The same before anything is worked out. */
+export function arrangementsOf(design: DesignContent, conditions: Conditions): Arrangement[] {
   const asDrawn: Arrangement = { key: 'drawn', name: 'As drawn', design, conditions };
   const bodies = bodiesOf(design);
   const high = highHoles(design);
@@ -34,6 +42,9 @@ export function arrangements(design: DesignContent, conditions: Conditions): Arr
     asDrawn,
     high.length > 0 && high.length < holes.length
       ? { ...asDrawn, key: 'highShut', name: 'High holes closed', design: withStates(design, high, 'closed') }
+      : undefined,
+    high.length === 0
+      ? { ...asDrawn, key: 'upperVent', name: 'An upper vent with mesh', design: withUpperVents(design) }
       : undefined,
     {
       ...asDrawn,
@@ -75,7 +86,13 @@ export function arrangements(design: DesignContent, conditions: Conditions): Arr
       ...asDrawn,
       key: 'pushed',
       name: 'Two boxes pushed together',
-      conditions: { ...conditions, neighbours: ['left'] },
+      conditions: { ...conditions, row: { boxes: 2, place: 0 } },
+    },
+    {
+      ...asDrawn,
+      key: 'row',
+      name: 'Amid a row of five',
+      conditions: { ...conditions, row: { boxes: 5, place: 2 } },
     },
     reduced
       ? {
@@ -97,14 +114,15 @@ export function arrangements(design: DesignContent, conditions: Conditions): Arr
         }
       : undefined,
   ];
-  return all.flatMap((each) => (each ? [arranged(each)] : []));
+  return all.filter((each) => each !== undefined);
 }
 
 function arranged(each: Arrangement): Arranged {
   const physics = boxPhysics(each.design, each.conditions);
   const { compartments } = physics;
+  const { danger_C } = each.conditions.constants ?? defaultConstants;
   const minutes = compartments.flatMap(({ shut }) =>
-    shut.minutesTo.filter(({ limit_C }) => limit_C === 38).map((found) => found.minutes),
+    shut.minutesTo.filter(({ limit_C }) => limit_C === danger_C).map((found) => found.minutes),
   );
   const passed = minutes.filter((found) => found !== null);
   return {
@@ -129,6 +147,32 @@ const highHoles = (design: DesignContent): string[] =>
       .filter(({ height, state }) => state !== 'closed' && height.mm > depth.mm / 2)
       .map(({ id }) => id),
   );
+
+/** One for each compartment of the uppermost body with frames. */
+function withUpperVents(design: DesignContent): DesignContent {
+  const top = bodiesOf(design).findLast(({ bays }) => bays.some(({ frames }) => frames.length > 0));
+  if (!top) return design;
+  const firstBays = deriveBox(design).compartments.flatMap(({ bays }) =>
+    bays.slice(0, 1).filter((id) => top.bays.some((bay) => bay.id === id)),
+  );
+  return firstBays.reduce((now, bay) => withVentAdded(now, top.id, bay), design);
+}
+
+/**
+ * Cures of a drip, the surest first: dry before running down, less water before more, then less heat. A box that
+ * does not drip keeps the order of its changes.
+ */
+export function surestFirst(all: readonly Arranged[]): readonly Arranged[] {
+  const [drawn, ...changes] = all;
+  if (!drawn?.drips) return all;
+  return [
+    drawn,
+    ...changes.toSorted(
+      (a, b) =>
+        Number(a.drips) - Number(b.drips) || a.condensate_gDay - b.condensate_gDay || a.watts - b.watts,
+    ),
+  ];
+}
 
 const withStates = (
   design: DesignContent,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { familyDesign } from '../families/build.ts';
-import type { Conditions } from './boxPhysics.ts';
+import type { Conditions } from './conditions.ts';
 import { type DayPlan, dayInBox } from './day.ts';
 
 const still: Conditions = {

@@ -1,5 +1,6 @@
 import type { DesignContent } from '@yellow-cell/contract';
-import { boxPhysics, type Conditions } from './boxPhysics.ts';
+import { boxPhysics } from './boxPhysics.ts';
+import type { Conditions } from './conditions.ts';
 import { type Paint, sunAt } from './sun.ts';
 
 /** One hour of a day in a box: outside, and inside each compartment, in °C. */

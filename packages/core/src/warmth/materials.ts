@@ -1,14 +1,17 @@
-import type { Body, DesignContent, Material, Sheet } from '@yellow-cell/contract';
+import type { Body, DesignContent, Material, Sheet, Side } from '@yellow-cell/contract';
+import { type Constants, defaultConstants } from '../constants/registry.ts';
 
-/** Conductivities in W/mK (handbook 3, layers and surfaces). */
-export const LAMBDA: Readonly<Record<Material, number>> = {
-  pine: 0.12,
-  plywood: 0.13,
-  foam: 0.036,
-  plastic: 0.19,
-  corrugated: 0.06,
-  glass: 1.0,
-};
+/** Conductivity of a material, in W/mK. */
+export const lambdaOf = (material: Material, constants: Constants): number =>
+  ({
+    pine: constants.pine_WmK,
+    plywood: constants.plywood_WmK,
+    foam: constants.foam_WmK,
+    plastic: constants.plastic_WmK,
+    corrugated: constants.corrugated_WmK,
+    glass: constants.glass_WmK,
+  })[material];
+
 const PANE_MM = 4;
 /** Insulated doors before a pane. */
 const DOOR_MM = 20;
@@ -21,46 +24,62 @@ export const layer = (thickness_mm: number, lambda_WmK: number): Layer => ({
   thickness_mm: Math.max(thickness_mm, 0.1),
   lambda_WmK,
 });
+/** A layer of so much resistance, in m²K/W, however thick it is. */
+export const layerOf = (r: number): Layer => ({
+  thickness_mm: 1,
+  lambda_WmK: 1 / (1_000 * Math.max(r, 1e-4)),
+});
+/** Wire, cloth of wire and excluders keep nothing warm. */
+const WIRE = layer(0.1, 1);
 
 /** A wall from inside to outside: of one piece, with its lining inside the thickness, or a pane with its doors. */
 export function wallLayers(
   { wall, material, lining, glass, doors }: Body,
-  side: 'front' | 'back' | 'left' | 'right',
+  side: Side,
+  constants: Constants,
 ): Layer[] {
   if (glass.includes(side))
-    return [layer(PANE_MM, LAMBDA.glass), ...(doors ? [layer(DOOR_MM, LAMBDA.foam)] : [])];
-  if (!lining) return [layer(wall.mm, LAMBDA[material])];
+    return [layer(PANE_MM, constants.glass_WmK), ...(doors ? [layer(DOOR_MM, constants.foam_WmK)] : [])];
+  if (!lining) return [layer(wall.mm, lambdaOf(material, constants))];
   const wood = Math.max(0.1, wall.mm - lining.thickness.mm);
-  return [layer(wood, LAMBDA[material]), layer(lining.thickness.mm, LAMBDA[lining.material])];
+  return [
+    layer(wood, lambdaOf(material, constants)),
+    layer(lining.thickness.mm, lambdaOf(lining.material, constants)),
+  ];
 }
 
-/** A reflective sheet lying flat has R = 0.15, the middle of 0.1 to 0.2. */
-const FOIL_LAMBDA_PER_MM = 1 / 150;
-export function sheetLayer({ what, thickness }: Sheet): Layer {
-  const mm = thickness.mm;
-  if (what === 'foil') return layer(mm, mm * FOIL_LAMBDA_PER_MM);
-  if (what === 'cloth') return layer(mm, 0.04);
-  if (what === 'mesh' || what === 'excluder' || what === 'screen') return layer(0.1, 1);
-  return layer(mm, LAMBDA.plywood);
+export function sheetLayer({ what, thickness }: Sheet, constants: Constants = defaultConstants): Layer {
+  if (what === 'foil') return layerOf(constants.foil_R);
+  if (what === 'cloth') return layer(thickness.mm, constants.cloth_WmK);
+  if (what === 'mesh' || what === 'excluder' || what === 'screen') return WIRE;
+  return layer(thickness.mm, constants.plywood_WmK);
 }
 
-export function roofLayers({ roof }: DesignContent): Layer[] {
-  if (roof.kind === 'glazed') return [layer(roof.thickness.mm, LAMBDA.glass)];
-  if (roof.kind === 'insulated') return [layer(roof.thickness.mm, LAMBDA.foam)];
-  return [layer(roof.thickness.mm, LAMBDA.pine)];
+export function roofLayers({ roof }: DesignContent, constants: Constants = defaultConstants): Layer[] {
+  if (roof.kind === 'glazed') return [layer(roof.thickness.mm, constants.glass_WmK)];
+  if (roof.kind === 'insulated') return [layer(roof.thickness.mm, constants.foam_WmK)];
+  return [layer(roof.thickness.mm, constants.pine_WmK)];
 }
 
 /** A mesh floor keeps nothing warm; over a tray the air below it stands still. */
-export function floorLayers({ floor }: DesignContent): Layer[] {
-  if (floor.kind === 'mesh') return [layer(0.1, 1)];
-  return [layer(floor.thickness.mm, LAMBDA.pine), ...(floor.kind === 'tray' ? [layer(20, 0.11)] : [])];
+export function floorLayers({ floor }: DesignContent, constants: Constants): Layer[] {
+  if (floor.kind === 'mesh') return [WIRE];
+  return [
+    layer(floor.thickness.mm, constants.pine_WmK),
+    ...(floor.kind === 'tray' ? [layerOf(constants.stillAir_R)] : []),
+  ];
 }
 
-export const boardLayer = (thickness_mm: number): Layer => layer(thickness_mm, LAMBDA.plywood);
+export const boardLayer = (thickness_mm: number, constants: Constants): Layer =>
+  layer(thickness_mm, constants.plywood_WmK);
 /** Insulation that a follower can carry on its outer face. */
-export const followerLayers = (thickness_mm: number, insulation_mm: number): Layer[] => [
-  boardLayer(thickness_mm),
-  ...(insulation_mm > 0 ? [layer(insulation_mm, LAMBDA.foam)] : []),
+export const followerLayers = (
+  thickness_mm: number,
+  insulation_mm: number,
+  constants: Constants,
+): Layer[] => [
+  boardLayer(thickness_mm, constants),
+  ...(insulation_mm > 0 ? [layer(insulation_mm, constants.foam_WmK)] : []),
 ];
 
 /** Resistance of layers, in m²K/W, without the air at their surfaces: what a maker's claim is held against. */

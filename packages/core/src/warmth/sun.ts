@@ -1,11 +1,11 @@
 import { getPosition } from 'suncalc';
+import type { Constants } from '../constants/registry.ts';
 
 /** Sun on a face under a clear sky (handbook 3, network of a box). Angles in degrees, irradiance in W/m². */
 const RAD = Math.PI / 180;
-/** Film of a sunlit face to the air, in W/m²K, for the sol-air temperature. */
-export const FILM_OUTSIDE = 25;
-export const ABSORPTANCE = { white: 0.25, wood: 0.6, dark: 0.9 } as const;
-export type Paint = keyof typeof ABSORPTANCE;
+export type Paint = 'white' | 'wood' | 'dark';
+export const absorptance = (paint: Paint, constants: Constants): number =>
+  ({ white: constants.absorbWhite, wood: constants.absorbWood, dark: constants.absorbDark })[paint];
 
 export interface SunPlace {
   /** Above the horizon. */

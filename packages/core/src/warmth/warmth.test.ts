@@ -6,7 +6,8 @@ import { mm } from '../box/plainParts.ts';
 import { mainBody } from '../box/stack.ts';
 import { familyDesign } from '../families/build.ts';
 import { winter } from '../winter/cluster.ts';
-import { boxPhysics, type Conditions } from './boxPhysics.ts';
+import { boxPhysics } from './boxPhysics.ts';
+import type { Conditions } from './conditions.ts';
 import { irradiance, sunAt } from './sun.ts';
 import { solveWarmth, uValue, warmth, warmthProblems } from './warmth.ts';
 

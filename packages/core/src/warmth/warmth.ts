@@ -1,14 +1,19 @@
 import type { FaceKind, Problem, WarmthAnswer, WarmthQuestion } from '@yellow-cell/contract';
-import { AIR_HEAT } from '../air/physics.ts';
+import { type Constants, constantsWith, defaultConstants } from '../constants/registry.ts';
 import { refuse } from '../problems.ts';
 import { groupSpaces } from '../reach/groups.ts';
 import { solveLinear } from './linear.ts';
 import { resistanceOf } from './materials.ts';
 
 export const OUTSIDE = 'outside';
-/** Resistances of the air at a surface, in m²K/W (ISO 6946 conventions, handbook 3). */
-export const RSI: Readonly<Record<FaceKind, number>> = { wall: 0.13, cover: 0.1, floor: 0.17, inner: 0.13 };
-export const RSE = 0.04;
+
+/** Resistances of the air at the inner surface, in m²K/W (ISO 6946 conventions, handbook 3). */
+export const rsi = (constants: Constants): Readonly<Record<FaceKind, number>> => ({
+  wall: constants.rsiWall,
+  cover: constants.rsiCover,
+  floor: constants.rsiFloor,
+  inner: constants.rsiInner,
+});
 
 type Face = WarmthQuestion['faces'][number];
 
@@ -18,15 +23,16 @@ type Face = WarmthQuestion['faces'][number];
  */
 export function warmth(question: WarmthQuestion): WarmthAnswer {
   refuse(warmthProblems(question));
-  return solveWarmth(question);
+  return solveWarmth(question, constantsWith(question.constants));
 }
 
 /** The same without asking whether the question can be: for networks that core makes itself. */
-export function solveWarmth(question: WarmthQuestion): WarmthAnswer {
+export function solveWarmth(question: WarmthQuestion, constants: Constants = defaultConstants): WarmthAnswer {
   const { outside_C, spaces, faces, flows = [] } = question;
+  const values = faces.map((face) => uValue(face, constants));
   const conductances = [
-    ...faces.map((face) => ({ between: face.between, g_WK: conductanceOf(face) })),
-    ...flows.map(({ between, flow_m3s }) => ({ between, g_WK: AIR_HEAT * flow_m3s })),
+    ...faces.map(({ between, area_m2 }, index) => ({ between, g_WK: (values[index] ?? 0) * area_m2 })),
+    ...flows.map(({ between, flow_m3s }) => ({ between, g_WK: constants.airHeat_Jm3K * flow_m3s })),
   ];
   const temperatures = solved(question, conductances);
   const temperatureOf = (name: string): number => temperatures.get(name) ?? outside_C;
@@ -36,28 +42,32 @@ export function solveWarmth(question: WarmthQuestion): WarmthAnswer {
       inside_C: temperatureOf(name),
       heat_W: hold_C === undefined ? heat_W : lostBy(name, conductances, temperatureOf),
     })),
-    faces: faces.map((face) => {
+    faces: faces.map((face, index) => {
       const [first, second] = face.between;
-      const u_Wm2K = uValue(face);
+      const u_Wm2K = values[index] ?? 0;
       const through = u_Wm2K * (temperatureOf(first) - temperatureOf(second));
       return {
         u_Wm2K,
         g_WK: u_Wm2K * face.area_m2,
-        innerSurface_C: temperatureOf(first) - through * surfaceResistance(face, first),
+        innerSurface_C: temperatureOf(first) - through * surfaceResistance(face, first, constants),
       };
     }),
   };
 }
 
 /** R = Rsi + Σ thickness ÷ λ + Rse, in m²K/W; between two inside spaces Rsi at both faces. */
-export function uValue(face: Pick<Face, 'between' | 'kind' | 'layers'>): number {
+export function uValue(
+  face: Pick<Face, 'between' | 'kind' | 'layers'>,
+  constants: Constants = defaultConstants,
+): number {
   const layers = resistanceOf(face.layers);
   const [first, second] = face.between;
-  return 1 / (surfaceResistance(face, first) + layers + surfaceResistance(face, second));
+  return (
+    1 / (surfaceResistance(face, first, constants) + layers + surfaceResistance(face, second, constants))
+  );
 }
-const conductanceOf = (face: Face): number => uValue(face) * face.area_m2;
-const surfaceResistance = ({ kind }: Pick<Face, 'kind'>, end: string): number =>
-  end === OUTSIDE ? RSE : RSI[kind];
+const surfaceResistance = ({ kind }: Pick<Face, 'kind'>, end: string, constants: Constants): number =>
+  end === OUTSIDE ? constants.rse : rsi(constants)[kind];
 
 interface Tie {
   between: readonly [string, string];

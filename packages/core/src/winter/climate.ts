@@ -24,7 +24,7 @@ const HOTTEST_C = 55;
 const FAHRENHEIT_MEAN = 45;
 /** A winter of the northern half of the year, in order. */
 const WINTER = [10, 11, 12, 1, 2, 3];
-const NAMES = [
+export const monthNames = [
   'January',
   'February',
   'March',
@@ -93,7 +93,7 @@ export function readClimate(
   if (missing.length > 0)
     return failed(
       'date',
-      `There is nothing for ${missing.map((month) => NAMES[month - 1]).join(', ')}: a winter wants October to March.`,
+      `There is nothing for ${missing.map((month) => monthNames[month - 1]).join(', ')}: a winter wants October to March.`,
     );
   remarks.push(...gaps(seen));
   return {
@@ -101,7 +101,7 @@ export function readClimate(
     climate: {
       remarks,
       months: WINTER.map((month) => ({
-        name: NAMES[month - 1] ?? '',
+        name: monthNames[month - 1] ?? '',
         days: DAYS[month - 1] ?? 30,
         outside_C: means.get(month) ?? 0,
       })),

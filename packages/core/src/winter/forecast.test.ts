@@ -1,17 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { constantsWith, defaultConstants } from '../constants/registry.ts';
 import { beesOfSeams, seamsOfBees, winter } from './cluster.ts';
-import { calibrate, forecastWinter, usualSpreads, valleyWinter } from './forecast.ts';
+import { calibrate, forecastWinter, valleyWinter } from './forecast.ts';
 
 const plan = { bees_kg: 1.5, ua_WK: 1.5, stores_kg: 12, months: valleyWinter() };
-const exact = { bees: 0, ua: 0, room: 0, weather_K: 0, use: 0 };
+const noSpread = { spreadBees: 0, spreadUa: 0, spreadRoom: 0, spreadWeather_K: 0, spreadUse: 0 };
 
 describe('a winter', () => {
   it('without spread is the sum of its months', () => {
     const used = plan.months.map(
       ({ days, outside_C }) => winter({ ...plan, outside_C, days, brood: false }).stores_kg,
     );
-    const { months } = forecastWinter(plan, exact, 20);
+    const { months } = forecastWinter(plan, constantsWith(noSpread), 20);
     months.forEach(({ low_kg, middle_kg, high_kg }, index) => {
       const left = 12 - used.slice(0, index + 1).reduce((sum, each) => sum + each, 0);
       for (const value of [low_kg, middle_kg, high_kg]) expect(value).toBeCloseTo(left, 9);
@@ -19,13 +20,13 @@ describe('a winter', () => {
   });
 
   it('has a band that widens with the spread of any assumption, the same for the same seed', () => {
-    const width = (spreads: typeof usualSpreads) => {
-      const last = forecastWinter(plan, spreads, 400).months.at(-1);
+    const width = (spreads: Record<string, number>) => {
+      const last = forecastWinter(plan, constantsWith(spreads), 400).months.at(-1);
       return (last?.high_kg ?? 0) - (last?.low_kg ?? 0);
     };
-    for (const key of ['bees', 'ua', 'weather_K', 'use'] as const)
-      expect(width({ ...exact, [key]: usualSpreads[key] * 2 })).toBeGreaterThan(
-        width({ ...exact, [key]: usualSpreads[key] }),
+    for (const key of ['spreadBees', 'spreadUa', 'spreadWeather_K', 'spreadUse'] as const)
+      expect(width({ ...noSpread, [key]: defaultConstants[key] * 2 })).toBeGreaterThan(
+        width({ ...noSpread, [key]: defaultConstants[key] }),
       );
     expect(forecastWinter(plan)).toEqual(forecastWinter(plan));
     expect(forecastWinter({ ...plan, stores_kg: 3 }).starved).toBeGreaterThan(forecastWinter(plan).starved);

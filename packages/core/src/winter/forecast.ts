@@ -1,5 +1,6 @@
+import { type Constants, defaultConstants } from '../constants/registry.ts';
 import { type Random, seededRandom } from '../random.ts';
-import { STORES_HEAT, winter } from './cluster.ts';
+import { winter } from './cluster.ts';
 
 /** A winter by months (handbook 3): stores left at the end of each, as a band from the spread of the assumptions. */
 export interface WinterMonth {
@@ -15,16 +16,6 @@ export interface WinterPlan {
   /** Measured use ÷ reckoned use; 1 until hefts say otherwise. */
   factor?: number;
 }
-/** One standard deviation of each assumption: shares of the figure, and kelvins of a month's mean. */
-export interface Spreads {
-  bees: number;
-  ua: number;
-  room: number;
-  weather_K: number;
-  use: number;
-}
-export const usualSpreads: Spreads = { bees: 0.12, ua: 0.12, room: 0.1, weather_K: 1.5, use: 0.1 };
-
 export interface WinterBand {
   name: string;
   low_kg: number;
@@ -38,13 +29,12 @@ export interface WinterForecast {
   effort_Wkg: number;
 }
 
-const LITRES_PER_KG = 4.5;
 const TAIL = 0.05;
 
 /** Runs the winter many times with assumptions drawn within their spread; the same seed gives the same band. */
 export function forecastWinter(
   plan: WinterPlan,
-  spreads: Spreads = usualSpreads,
+  constants: Constants = defaultConstants,
   runs = 500,
   seed = 1,
 ): WinterForecast {
@@ -53,19 +43,17 @@ export function forecastWinter(
   let starved = 0;
   for (let run = 0; run < runs; run++) {
     const drawn = {
-      bees_kg: plan.bees_kg * shareDrawn(spreads.bees, random),
-      ua_WK: plan.ua_WK * shareDrawn(spreads.ua, random),
-      litresPerKg: LITRES_PER_KG * shareDrawn(spreads.room, random),
+      bees_kg: plan.bees_kg * shareDrawn(constants.spreadBees, random),
+      ua_WK: plan.ua_WK * shareDrawn(constants.spreadUa, random),
+      litresPerKg: constants.litresPerKg * shareDrawn(constants.spreadRoom, random),
     };
-    const use = (plan.factor ?? 1) * shareDrawn(spreads.use, random);
+    const use = (plan.factor ?? 1) * shareDrawn(constants.spreadUse, random);
     let stores = plan.stores_kg;
     plan.months.forEach(({ days, outside_C }, index) => {
-      const month = winter({
-        ...drawn,
-        outside_C: outside_C + spreads.weather_K * normal(random),
-        days,
-        brood: false,
-      });
+      const month = winter(
+        { ...drawn, outside_C: outside_C + constants.spreadWeather_K * normal(random), days, brood: false },
+        constants,
+      );
       stores = Math.max(0, stores - month.stores_kg * use);
       left[index]?.push(stores);
     });
@@ -75,13 +63,10 @@ export function forecastWinter(
   return {
     months: plan.months.map(({ name }, index) => bandOf(name, left[index] ?? [])),
     starved: runs === 0 ? 0 : starved / runs,
-    effort_Wkg: winter({
-      bees_kg: plan.bees_kg,
-      ua_WK: plan.ua_WK,
-      outside_C: coldest,
-      days: 1,
-      brood: false,
-    }).effort_Wkg,
+    effort_Wkg: winter(
+      { bees_kg: plan.bees_kg, ua_WK: plan.ua_WK, outside_C: coldest, days: 1, brood: false },
+      constants,
+    ).effort_Wkg,
   };
 }
 
@@ -107,10 +92,15 @@ export interface Heft {
 }
 
 /** How much more, or less, is used than reckoned, so that the middle of the forecast meets the hefts best (least squares). */
-export function calibrate(plan: WinterPlan, hefts: readonly Heft[]): number {
+export function calibrate(
+  plan: WinterPlan,
+  hefts: readonly Heft[],
+  constants: Constants = defaultConstants,
+): number {
   const used = plan.months.map(
     ({ days, outside_C }) =>
-      winter({ bees_kg: plan.bees_kg, ua_WK: plan.ua_WK, outside_C, days, brood: false }).stores_kg,
+      winter({ bees_kg: plan.bees_kg, ua_WK: plan.ua_WK, outside_C, days, brood: false }, constants)
+        .stores_kg,
   );
   let [top, bottom] = [0, 0];
   for (const { month, stores_kg } of hefts) {
@@ -135,4 +125,3 @@ export function valleyWinter(): WinterMonth[] {
     outside_C: valleyMean((index - 3) / 12),
   }));
 }
-export const kgOfHeat = (watts: number, days: number): number => (watts * days * 86_400) / STORES_HEAT;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { daysBetween, plusDays } from '../calendar/days.ts';
-import { constantsWith, defaultConstants } from '../constants.ts';
+import { constantsWith, defaultConstants } from '../constants/registry.ts';
 import {
   type Expectation,
   expectationsOf,

@@ -1,7 +1,7 @@
 import type { DueKind, WeatherDay } from '@yellow-cell/contract';
 import { type Day, earlier, later, plusDays } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
-import type { Constants } from '../constants.ts';
+import type { Constants } from '../constants/registry.ts';
 import type { Attempt, Colony } from './state.ts';
 
 /** Work that a colony expects, with its window and the reason in plain words. */

@@ -1,6 +1,6 @@
 import type { LogEvent } from '@yellow-cell/contract';
 import { type Day, dayAt } from '../calendar/days.ts';
-import { defaultConstants } from '../constants.ts';
+import { defaultConstants } from '../constants/registry.ts';
 import { effective } from './order.ts';
 import type { Known, YardState } from './state.ts';
 import { type Telling, tell } from './tell.ts';

@@ -2,7 +2,7 @@ import type { Entry, EventKind, WeatherDay } from '@yellow-cell/contract';
 import { bayIdsOf } from '../box/stack.ts';
 import { type Day, daysBetween } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
-import type { Constants } from '../constants.ts';
+import type { Constants } from '../constants/registry.ts';
 import type { Attempt, BoxState, Colony, Known, Round } from './state.ts';
 import { statusWords } from './statusWords.ts';
 import { type StatusEvent, statusAfter } from './transitions.ts';

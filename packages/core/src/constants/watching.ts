@@ -1,20 +1,10 @@
-/**
- * Every figure of judgement in one registry. Functions take a `Constants` record as an argument, so that
- * a yard may have its own and a stored judgement can keep those it was made with.
- */
-interface Constant {
-  value: number;
-  unit: string;
-  /** Where the default comes from: the project's handbook, by chapter. */
-  source: string;
-  range: readonly [number, number];
-  meaning: string;
-}
+import { constant } from './constant.ts';
 
+/** When a compartment is looked at, and what is taken from a day. */
 const watching = 'Handbook 5, watching a compartment';
 const words = 'Handbook 1, words';
 
-export const registry = {
+export const watchingConstants = {
   giveCellFrom_d: constant(
     1,
     'days from stocking',
@@ -113,41 +103,3 @@ export const registry = {
   ),
   intervalShare: constant(0.9, 'share', words, [0.5, 0.99], 'Share of the interval shown beside a take rate'),
 } as const;
-
-export type ConstantName = keyof typeof registry;
-export type Constants = Readonly<Record<ConstantName, number>>;
-
-export const defaultConstants: Constants = Object.freeze(
-  Object.fromEntries(Object.entries(registry).map(([name, { value }]) => [name, value])) as Record<
-    ConstantName,
-    number
-  >,
-);
-
-/** The defaults with a yard's own values over them. Names that the registry does not know and values out of range are ignored. */
-export function constantsWith(overrides: Readonly<Record<string, number>> = {}): Constants {
-  const known = Object.entries(overrides).filter(
-    ([name, value]) => constantProblem(name, value) === undefined,
-  );
-  return known.length === 0 ? defaultConstants : { ...defaultConstants, ...Object.fromEntries(known) };
-}
-
-/** One sentence where a constant cannot take this value, or undefined where it can. */
-export function constantProblem(name: string, value: number): string | undefined {
-  if (!(name in registry)) return `There is no constant named ${name}.`;
-  const { range, unit, meaning } = registry[name as ConstantName];
-  if (!(value >= range[0] && value <= range[1])) {
-    return `${meaning}: ${value} ${unit} is outside ${range[0]} to ${range[1]}.`;
-  }
-  return undefined;
-}
-
-function constant(
-  value: number,
-  unit: string,
-  source: string,
-  range: readonly [number, number],
-  meaning: string,
-): Constant {
-  return { value, unit, source, range, meaning };
-}

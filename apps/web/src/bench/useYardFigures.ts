@@ -1,0 +1,55 @@
+import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
+import type { Yard } from '@yellow-cell/contract';
+import { type Climate, type Constants, constantsWith, valleyWinter } from '@yellow-cell/core';
+import { useMemo, useState } from 'react';
+import { keep, readKept } from '../app/kept.ts';
+import { sessionQuery, yardsQuery } from '../app/queries.ts';
+
+const YARD = 'yc-bench-yard';
+const CLIMATE = 'yc-climate';
+/** A valley of middle latitude, where there is no yard yet. */
+const VALLEY = { latitude_deg: 48, longitude_deg: 15 };
+
+export interface YardFigures {
+  yards: readonly Yard[];
+  /** Where the box is thought to stand; none: the built-in valley. */
+  yard: Yard | undefined;
+  choose(id: string): void;
+  place: { latitude_deg: number; longitude_deg: number };
+  constants: Constants;
+  climate: Climate | undefined;
+  setClimate(climate: Climate | undefined): void;
+  months: Climate['months'];
+}
+
+/** What a yard says of the boxes that are drawn for it: its place under the sun, its figures, its climate. */
+export function useYardFigures(): YardFigures {
+  const { settings } = useSuspenseQuery(sessionQuery).data;
+  const { data: yards = [] } = useQuery(yardsQuery);
+  const [chosen, setChosen] = useState(() => readKept<string>(YARD));
+  const [climate, setClimate] = useState(() => readKept<Climate>(CLIMATE));
+  const yard = yards.find(({ id }) => id === chosen) ?? yards[0];
+  const overrides = yard && settings.constants[yard.id];
+  const constants = useMemo(() => constantsWith(overrides), [overrides]);
+  const months = useMemo(() => climate?.months ?? valleyWinter(), [climate]);
+  const place = useMemo(
+    () => (yard ? { latitude_deg: yard.latitude_deg, longitude_deg: yard.longitude_deg } : VALLEY),
+    [yard],
+  );
+  return {
+    yards,
+    yard,
+    choose: (id) => {
+      keep(YARD, id);
+      setChosen(id);
+    },
+    place,
+    constants,
+    climate,
+    setClimate: (next) => {
+      keep(CLIMATE, next);
+      setClimate(next);
+    },
+    months,
+  };
+}

@@ -1,0 +1,117 @@
+import type { DesignContent, Side } from '@yellow-cell/contract';
+import { deriveBox, isEntrance } from '../box/model.ts';
+import { defaultConstants } from '../constants/registry.ts';
+import { boxPhysics, type CompartmentPhysics } from './boxPhysics.ts';
+import { type BeeState, type Conditions, heatOf } from './conditions.ts';
+
+/** What a box is shut for, and what that makes of its bees and its entrances. */
+interface Occasion {
+  key: 'travel' | 'outing' | 'starter' | 'wasps';
+  name: string;
+  bees: BeeState;
+  brood: boolean;
+  shutOn: 'closed' | 'vent';
+  /** Crowded: as many bees as all its comb holds. */
+  crowded: boolean;
+  supposes: string;
+}
+const all: readonly Occasion[] = [
+  {
+    key: 'travel',
+    name: 'A journey',
+    bees: 'alarmed',
+    brood: true,
+    shutOn: 'closed',
+    crowded: false,
+    supposes: 'alarmed bees, brood, flight entrances closed',
+  },
+  {
+    key: 'outing',
+    name: 'An outing to show them',
+    bees: 'resting',
+    brood: true,
+    shutOn: 'closed',
+    crowded: false,
+    supposes: 'bees at rest, brood, flight entrances closed; hours, not overnight',
+  },
+  {
+    key: 'starter',
+    name: 'A closed starter',
+    bees: 'calm',
+    brood: false,
+    shutOn: 'closed',
+    crowded: true,
+    supposes: 'crowded on all its comb, no open brood, cool and dark',
+  },
+  {
+    key: 'wasps',
+    name: 'Closed for wasps or robbers',
+    bees: 'resting',
+    brood: true,
+    shutOn: 'vent',
+    crowded: false,
+    supposes: 'bees at rest, brood, flight entrances turned to vent',
+  },
+];
+
+export interface ShutFor {
+  key: Occasion['key'];
+  name: string;
+  supposes: string;
+  /** Of the compartment that gets hottest. */
+  inside_C: number;
+  /** Until the first compartment fans, and is in danger; null: never. */
+  fanning_min: number | null;
+  danger_min: number | null;
+  /** What speaks against it, in a sentence. */
+  warning: string | null;
+}
+
+/** How long a box can stay shut for each of the things that it is shut for, under the same air and sun. */
+export function shutFor(design: DesignContent, conditions: Conditions): ShutFor[] {
+  const sides = airySides(design);
+  const { constants = defaultConstants } = conditions;
+  return all.map(({ key, name, bees, brood, shutOn, crowded, supposes }) => {
+    const { compartments } = boxPhysics(design, {
+      ...conditions,
+      heat_Wkg: heatOf(bees, constants),
+      brood,
+      shutOn,
+      ...(crowded ? { constants: { ...constants, covered: 1 } } : {}),
+    });
+    const first = (index: number): number | null => {
+      const minutes = compartments.flatMap(({ shut }) => shut.minutesTo[index]?.minutes ?? []);
+      return minutes.length > 0 ? Math.min(...minutes) : null;
+    };
+    return {
+      key,
+      name,
+      supposes,
+      inside_C: Math.max(...compartments.map(({ shut }) => shut.inside_C)),
+      fanning_min: first(0),
+      danger_min: first(1),
+      warning: airless(compartments) ?? (key === 'travel' && sides.size < 2 ? travelWarning(sides) : null),
+    };
+  });
+}
+
+/** However cool it stays, a compartment without any air is none to shut bees in. */
+function airless(compartments: readonly CompartmentPhysics[]): string | null {
+  const names = compartments.filter(({ shut }) => shut.flow_m3s === 0).map(({ name }) => name.toLowerCase());
+  if (names.length === 0) return null;
+  return `Shut, ${names.join(' and ')} has no air at all, and the bees would smother: give it a mesh, or a disc on vent.`;
+}
+
+function travelWarning(sides: ReadonlySet<Side | 'below'>): string {
+  const only = [...sides].join('');
+  return `Shut, it has air on one side alone (${only}): one that travels wants it on two, as a load beside it may cover one.`;
+}
+
+/** Where a shut box still has air: vents, discs on vent, a mesh floor. */
+function airySides(design: DesignContent): Set<Side | 'below'> {
+  const sides = new Set<Side | 'below'>();
+  for (const opening of deriveBox(design).openings)
+    if (!isEntrance(opening) || opening.opening.state === 'vent') sides.add(opening.opening.side);
+  if (design.floor.kind === 'mesh') sides.add('below');
+  return sides;
+}
