@@ -170,6 +170,7 @@ describe('the server', () => {
         '/api/events',
         '/api/health',
         '/api/sensors',
+        '/api/sensors/weights',
         '/api/session',
         '/api/settings',
         '/api/takes',
