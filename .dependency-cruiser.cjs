@@ -1,4 +1,4 @@
-/** Dependencies point one way: contract ← core ← compute ← server, web; neither app imports the other. */
+/** Dependencies point one way: contract ← core ← files ← compute ← server, web; neither app imports the other. */
 const test = '\\.(test|spec)\\.|\\.test\\.kit\\.';
 const only = (name, from, allowed) => ({
   name,
@@ -11,7 +11,8 @@ module.exports = {
   forbidden: [
     only('contract-stands-alone', '^packages/contract/', []),
     only('core-knows-contract', '^packages/core/', ['^packages/contract/']),
-    only('compute-knows-core', '^packages/compute/', ['^packages/(contract|core)/']),
+    only('files-know-core', '^packages/files/', ['^packages/(contract|core)/']),
+    only('compute-knows-core-and-files', '^packages/compute/', ['^packages/(contract|core|files)/']),
     only('demo-knows-core', '^demo/', ['^packages/(contract|core)/']),
     only('web-knows-packages', '^apps/web/', ['^packages/']),
     only('server-knows-packages-and-demo', '^apps/server/src/', ['^packages/', '^demo/']),
@@ -26,7 +27,7 @@ module.exports = {
       name: 'core-libraries',
       severity: 'error',
       from: { path: '^packages/core/', pathNot: test },
-      to: { path: 'node_modules', pathNot: 'node_modules/(@types/)?(jstat|suncalc|date-fns|@date-fns/tz)/' },
+      to: { path: 'node_modules', pathNot: 'node_modules/(@types/)?(jstat|suncalc|polygon-clipping|date-fns|@date-fns/tz)/' },
     },
     {
       name: 'sql-only-in-store',

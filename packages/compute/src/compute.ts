@@ -4,7 +4,7 @@ import { isSubject, subjects } from './subjects.ts';
 
 export type Computed = { ok: true; answer: unknown } | { ok: false; problems: Problem[] };
 
-/** Answers a question that came from outside, whatever it is: every problem is listed, nothing is thrown for bad input. */
+/** Answers a question that came from outside, whatever it is: every problem is listed, nothing is thrown for bad input. The answer of `export` is still on its way. */
 export function compute(subject: string, asked: unknown): Computed {
   if (!isSubject(subject)) {
     const known = Object.keys(subjects).join(', ');
@@ -23,14 +23,15 @@ export function compute(subject: string, asked: unknown): Computed {
 }
 
 /** The same for a question still in its text. */
-export function computeText(subject: string, text: string): Computed {
+export async function computeText(subject: string, text: string): Promise<Computed> {
   let asked: unknown;
   try {
     asked = JSON.parse(text);
   } catch {
     return failed([{ path: '', sentence: 'The question is not JSON.' }]);
   }
-  return compute(subject, asked);
+  const result = compute(subject, asked);
+  return result.ok ? { ok: true, answer: await result.answer } : result;
 }
 
 /**

@@ -5,6 +5,8 @@ import {
   CellsQuestion,
   CheckAnswer,
   CheckQuestion,
+  ExportAnswer,
+  ExportQuestion,
   FitAnswer,
   FitQuestion,
   GapAnswer,
@@ -13,6 +15,10 @@ import {
   LayoutsQuestion,
   MoistureAnswer,
   MoistureQuestion,
+  NestAnswer,
+  NestQuestion,
+  PartsAnswer,
+  PartsQuestion,
   type Problem,
   ReachAnswer,
   ReachQuestion,
@@ -35,6 +41,10 @@ import {
   layouts,
   layoutsProblems,
   moisture,
+  nest,
+  nestProblems,
+  parts,
+  partsProblems,
   reach,
   reachProblems,
   warmth,
@@ -42,6 +52,7 @@ import {
   winter,
 } from '@yellow-cell/core';
 import type { z } from 'zod';
+import { exportFile, exportProblems } from './exportFile.ts';
 
 /** Everything that can be asked without the interface: the schema of the question, the function, the schema of the answer. */
 interface SubjectDoor {
@@ -99,6 +110,14 @@ export const subjects = {
     problems: constantsProblems,
     compute: (asked: MoistureQuestion) => moisture(asked),
   },
+  parts: {
+    question: PartsQuestion,
+    answer: PartsAnswer,
+    problems: partsProblems,
+    compute: (asked: PartsQuestion) => parts(asked),
+  },
+  nest: { question: NestQuestion, answer: NestAnswer, problems: nestProblems, compute: nest },
+  export: { question: ExportQuestion, answer: ExportAnswer, problems: exportProblems, compute: exportFile },
   cells: { question: CellsQuestion, answer: CellsAnswer, problems: cellsProblems, compute: cells },
 } as const satisfies Record<string, SubjectDoor>;
 

@@ -1,7 +1,9 @@
+export * from './build.ts';
 export * from './check.ts';
 export * from './compute.ts';
 export * from './design.ts';
 export * from './event.ts';
+export * from './export.ts';
 export * from './format.ts';
 export * from './layer.ts';
 export * from './physics.ts';
@@ -9,4 +11,5 @@ export * from './primitives.ts';
 export * from './problem.ts';
 export * from './sensor.ts';
 export * from './status.ts';
+export * from './workshop.ts';
 export * from './yard.ts';

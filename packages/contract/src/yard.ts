@@ -3,6 +3,7 @@ import { Design } from './design.ts';
 import { LogEvent } from './event.ts';
 import { CalendarDate, Id, Instant, name, Zone } from './primitives.ts';
 import { Status } from './status.ts';
+import { Workshop } from './workshop.ts';
 
 export const YardFields = z.strictObject({
   name: name(80),
@@ -126,6 +127,8 @@ export const SettingFields = z.strictObject({
   units: Units,
   /** Constants that the breeder changed, for each yard: name → value. */
   constants: z.record(Id, z.record(z.string(), z.number())),
+  /** Until it is first saved, the usual workshop of core holds. */
+  workshop: Workshop.optional(),
 });
 export type SettingFields = z.infer<typeof SettingFields>;
 export const Settings = SettingFields.extend({ version: z.number().int() });

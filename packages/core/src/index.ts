@@ -53,6 +53,18 @@ export { upgradeDesign } from './box/schemaVersion.ts';
 export { bodyName, type Space } from './box/spaces.ts';
 export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';
 export { standardBody, standardDesign } from './box/standardDesign.ts';
+export { parts, partsProblems } from './build/parts.ts';
+export { bedProblem, notPrinted, printedSolids, printerFor, printPlan, usualPrinter } from './build/print.ts';
+export {
+  boxesPerSheet,
+  costOf,
+  type SheetGroup,
+  sheetGroups,
+  type Wanted,
+  worthKeeping,
+} from './build/sheets.ts';
+export { buildSteps, earliestDays } from './build/steps.ts';
+export { usualWorkshop } from './build/workshop.ts';
 export { daylightHours } from './calendar/daylight.ts';
 export { type Day, dayOf, daysBetween, earlier, instantOf, later, plusDays } from './calendar/days.ts';
 export { showDay, showWindow } from './calendar/showDay.ts';
@@ -82,6 +94,7 @@ export { layoutGroups, layouts, layoutsProblems } from './layout/layouts.ts';
 export { cells, cellsProblems } from './mating/cells.ts';
 export { clearestDifference } from './mating/compareRates.ts';
 export { type TakeRate, takeRate } from './mating/takeRate.ts';
+export { nest, nestProblems, nestRounds } from './nest/nest.ts';
 export { TOLERANCE } from './numbers.ts';
 export { ProblemsError } from './problems.ts';
 export { type Random, seededRandom } from './random.ts';

@@ -12,8 +12,8 @@ export const computeRoutes: FastifyPluginAsync = async (app) => {
   app.removeAllContentTypeParsers();
   app.addContentTypeParser('*', { parseAs: 'string' }, (_, text, done) => done(null, text));
   app.setValidatorCompiler(() => (sent: unknown) => ({ value: sent }));
-  const answer = (reply: FastifyReply, subject: string, asked: unknown) => {
-    const result = computeText(subject, typeof asked === 'string' ? asked : '');
+  const answer = async (reply: FastifyReply, subject: string, asked: unknown) => {
+    const result = await computeText(subject, typeof asked === 'string' ? asked : '');
     return result.ok ? reply.send(result.answer) : failInvalid(reply, result.problems);
   };
   for (const [subject, { question, answer: answerSchema }] of Object.entries(subjects)) {

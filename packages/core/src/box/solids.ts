@@ -125,7 +125,8 @@ export function rebatesOf({ body, inside, z }: PlacedBody): Block[] {
   ];
 }
 
-function grooveCuts(placed: PlacedBody): Block[] {
+/** What is cut into the end walls for the boards that stand in grooves. */
+export function grooveCuts(placed: PlacedBody): Block[] {
   const { body, inside, x, room } = placed;
   return standingBoards(body).flatMap(({ groove, x: at }) => {
     const depth = groove.depth.mm;

@@ -1,3 +1,4 @@
+import { buildingConstants } from './building.ts';
 import type { Constant } from './constant.ts';
 import { airConstants, beesConstants, sunConstants, warmthConstants, winterConstants } from './physics.ts';
 import { watchingConstants } from './watching.ts';
@@ -13,6 +14,7 @@ export const registry = {
   ...warmthConstants,
   ...sunConstants,
   ...winterConstants,
+  ...buildingConstants,
 } as const;
 
 /** The same by what they are about, as a person looks for them. */
@@ -23,6 +25,7 @@ export const constantGroups: readonly { title: string; names: readonly ConstantN
   { title: 'Warmth', names: namesIn(warmthConstants) },
   { title: 'Sun and sky', names: namesIn(sunConstants) },
   { title: 'Winter', names: namesIn(winterConstants) },
+  { title: 'Workshop', names: namesIn(buildingConstants) },
 ];
 
 export type ConstantName = keyof typeof registry;

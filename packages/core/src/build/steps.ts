@@ -1,0 +1,228 @@
+import type { BuildPart, BuildStep, DesignContent, Joint } from '@yellow-cell/contract';
+import { bodiesOf, sheetsOf } from '../box/stack.ts';
+import type { Constants } from '../constants/registry.ts';
+import { parts as partsOf } from './parts.ts';
+
+/** Cautions where the work can hurt (handbook 10); local rules and trained practice come before any of this. */
+const SAW =
+  'Saws and routers: guard and riving knife on, push stick, eyes and ears covered, no gloves near a blade, nobody beside you talked to.';
+const DUST =
+  'Dust and plastic fumes: extraction or a mask; plastics are cut cool and never heated to smoking.';
+const GLASS = 'Glass: gloves and glasses, edges ground or taped, carried upright, film off last.';
+const FINISH =
+  'Finishes and wax: outside only, open air, no flame; hot wax is never left alone and never met with water.';
+const LIFT = 'Lift with a straight back, or by two.';
+
+const quantity = (parts: readonly BuildPart[]): string =>
+  parts.map(({ key, name, count }) => `${count} × ${key} ${name.toLowerCase()}`).join(', ');
+
+/** The build in order, made from the design (handbook 4, order of assembly): what, with what, what to look at, and how long to wait. */
+export function buildSteps(design: DesignContent, joint: Joint, constants: Constants): BuildStep[] {
+  const { parts, fittings, closures, weights } = partsOf({ design, joint }, constants);
+  const of = (test: (part: BuildPart) => boolean): BuildPart[] => parts.filter(test);
+  const has = (kind: BuildPart['machining'][number]['kind']) =>
+    of(({ machining }) => machining.some((each) => each.kind === kind));
+  const keys = (list: readonly BuildPart[]): string[] => list.map(({ key }) => key);
+  const sieves = of(({ material }) => material === 'mesh' || material === 'excluder');
+  const glass = of(({ material }) => material === 'glass');
+  const sawn = of(
+    ({ material }) => !['mesh', 'excluder', 'glass', 'cloth', 'foil', 'slats'].includes(material),
+  );
+  const soft = of(({ material }) => ['cloth', 'foil', 'slats'].includes(material));
+  const boards = of(({ name }) => /divider|follower|dummy/i.test(name));
+  const walls = of(({ name }) => /^(Side|End|Corner|Pane rail|Cheek|Lug shelf)/.test(name));
+  const floor = of(
+    ({ name }) => /^(Floor|Rim|Tray)/.test(name) && !sieves.some((each) => each.name === name),
+  );
+  const lids = of(({ name }) => /cover|roof|tray|board$/i.test(name) && !/^Floor/.test(name));
+  const folded = of(({ name }) => name === 'Folded sheet' || name === 'Lug rail');
+  const printed = design.bed !== null;
+  const steps: (BuildStep | false)[] = [
+    step('measure', 'Measure the stock', {
+      text: `Measure every board and sheet: the inside width and inside length are what matters, outside follows. ${
+        closures
+          .filter(({ holds }) => !holds)
+          .map(({ sentence }) => capital(sentence))
+          .join(' ') || 'As drawn, all parts close.'
+      }`,
+      tools: ['steel rule', 'calliper'],
+      checks: [
+        'Thickness of every stock is the one drawn, or the design is changed to it',
+        'Boards are dry and flat',
+      ],
+    }),
+    design.folding !== null &&
+      step('orient', 'Mark the sheet before anything is cut or glued', {
+        text: 'Mark outside, inside, front and the way up on the sheet, window and door side too. Look again before the first glue: a net folded the wrong way is lost.',
+        parts: keys(folded),
+        tools: ['marker'],
+        checks: ['Outside and inside are marked', 'Front and top are marked', 'Looked at a second time'],
+      }),
+    printed &&
+      step('print', 'Print the parts', {
+        text: 'Print in a plastic for food contact and outdoors: PETG, ASA or HIPS; PLA softens in sun. Largest faces on the bed, walls upright, so that nothing hangs over.',
+        parts: keys(sawn),
+        tools: ['3-D printer'],
+        caution: DUST,
+        checks: ['Every print is flat on a table', 'Bees’ side is free of strings'],
+      }),
+    !printed &&
+      step('cut', design.folding ? 'Cut the sheet and the wood' : 'Cut the parts', {
+        text: `Saw by the sheets, in the order of their cuts, and chalk its letter on each: ${quantity(sawn)}.`,
+        parts: keys(sawn),
+        tools: design.folding ? ['knife', 'steel rule', 'saw'] : ['table saw', 'square'],
+        caution: SAW,
+        checks: ['Like parts lie flush in a stack', 'Diagonals of each panel are alike'],
+      }),
+    !printed &&
+      [...has('groove'), ...has('rebate'), ...has('seat'), ...has('finger')].length > 0 &&
+      step('machine', 'Grooves and rebates, before any glue', {
+        text: 'Cut grooves for dividers, lug rebates, pane seats and joints while each board lies flat. Try a divider in its groove: it slides with half a millimetre to one of play.',
+        parts: keys(unique([...has('groove'), ...has('rebate'), ...has('seat'), ...has('finger')])),
+        tools: ['router or table saw', 'calliper'],
+        caution: SAW,
+        checks: ['A divider slides by hand in every groove', 'Lug rebates are as deep at both ends'],
+      }),
+    [...has('hole'), ...has('window')].length > 0 &&
+      step('holes', 'Holes and windows', {
+        text: 'Drill entrances from the outside into a scrap behind; cut windows for mesh and excluder; break every edge that bees or mesh touch.',
+        parts: keys(unique([...has('hole'), ...has('window')])),
+        tools: ['drill', 'hole saw', 'jigsaw'],
+        caution: `${SAW} ${DUST}`,
+        checks: ['No hole lies across a divider’s line', 'No splinter stands into a hole'],
+      }),
+    walls.length > 0 &&
+      !printed &&
+      step('glue', 'Glue up the body', {
+        text: 'Dry first, then with water-resistant glue: ends between the sides, screwed or nailed at the corners. Lay it on the flat floor panel and measure both diagonals before the glue takes.',
+        parts: keys(walls),
+        tools: ['clamps', 'square', 'screwdriver'],
+        checks: [
+          'Both diagonals are alike within 1 mm',
+          'The body lies flat without rocking',
+          ...closures
+            .filter(({ key }) => /across|along/.test(key))
+            .map(
+              ({ wanted_mm, sentence }) =>
+                `${capital(sentence.split(' comes')[0] ?? '')} measures ${Number(wanted_mm.toFixed(1))} mm`,
+            ),
+        ],
+        wait_days: 1,
+      }),
+    folded.length > 0 &&
+      step('fold', 'Fold, and tape the seams', {
+        text: 'Guides for the frame feet first. Score the bends on the inside of the fold, fold up, glue the flaps inside the side walls, tape every seam outside; rails for the lugs last. Leave the window flaps free.',
+        parts: keys(folded),
+        tools: ['folding rule', 'tape', 'contact glue'],
+        caution: DUST,
+        checks: [
+          'Seams are taped along their whole length',
+          'Frame feet stand in their guides',
+          'Flaps open',
+        ],
+      }),
+    floor.length > 0 &&
+      !printed &&
+      step('floor', 'Floor and its rim', {
+        text: `${quantity(floor)}. The front strips leave the entrance; measure it before they are fixed.`,
+        parts: keys(floor),
+        tools: ['screwdriver', 'rule'],
+        checks: closures
+          .filter(({ key }) => key === 'rim.front' || key === 'floor')
+          .map(({ sentence }) => capital(sentence)),
+      }),
+    sieves.length > 0 &&
+      step('mesh', 'Mesh and excluders, before any cover', {
+        text: `${quantity(sieves)}, each over the edge of its opening on every side, stapled every 3 cm; on plastic, glued through the mesh with the flaps left free.`,
+        parts: keys(sieves),
+        tools: ['tin snips', 'stapler'],
+        caution: 'Cut mesh is sharp: gloves, and edges folded under.',
+        checks: ['No gap of 3 mm or more at any edge', 'Excluder wires are straight'],
+      }),
+    boards.length > 0 &&
+      step('dividers', 'Fit the dividers', {
+        text: `${quantity(boards)}. Each slides in its grooves, reaches the floor and the cover, and its ears fill the lug rebates.`,
+        parts: keys(boards),
+        tools: ['plane', 'sandpaper'],
+        checks: [
+          'No light shows under any divider',
+          'No light shows over any divider with its covers on',
+          'Ears leave no channel in the rebates',
+        ],
+      }),
+    [...lids, ...soft].length > 0 &&
+      step('covers', 'Covers and roof', {
+        text: `${quantity(unique([...lids, ...soft]))}. Each compartment has its own cover: one lifts while the next stays shut.`,
+        parts: keys(unique([...lids, ...soft])),
+        tools: ['scissors', 'plane'],
+        checks: ['Covers lie flat', 'One cover lifts without moving its neighbour'],
+      }),
+    fittings.length > 0 &&
+      step('fittings', 'Discs, latches, handles and plate', {
+        text: `${fittings.map(({ name, count }) => `${count} × ${name.toLowerCase()}`).join(', ')}. Number the box, and mark every compartment at its own entrance.`,
+        tools: ['screwdriver'],
+        checks: ['Every disc turns through all its states', 'Every compartment has its number and its mark'],
+      }),
+    step('finish', 'Finish the outside', {
+      text: `Outside only, water-based, or dipped in wax; nothing on the inside. Air it ${constants.airing_d} days before bees.`,
+      tools: ['brush'],
+      caution: FINISH,
+      checks: ['Inside is bare'],
+      wait_days: constants.airing_d,
+    }),
+    glass.length > 0 &&
+      step('panes', 'Panes last, and the film off at the end', {
+        text: `${quantity(glass)}. Slide each into its seat with half a millimetre of play, so that wet wood cannot break it.`,
+        parts: keys(glass),
+        tools: ['gloves', 'glass cutter'],
+        caution: GLASS,
+        checks: ['Every pane moves by hand in its seat', 'Film is off'],
+      }),
+    step('dryCheck', 'Dry check before bees', {
+      text: `Hang every frame, close it, carry it once round the shed. ${weights.sentence}`,
+      tools: ['torch', 'frames'],
+      caution: LIFT,
+      checks: [
+        'Every frame slides in and out',
+        'No light under any divider',
+        'Every disc turns',
+        'Covers lie flat',
+        ...(design.fastenings.includes('screws')
+          ? ['Screws that hold the box together in transport are in']
+          : []),
+        ...(bodiesOf(design).length + sheetsOf(design).length > 2
+          ? ['The whole stack stands without rocking']
+          : []),
+      ],
+    }),
+  ];
+  return steps.filter((each): each is BuildStep => each !== false);
+}
+
+type Rest = Pick<BuildStep, 'text'> & Partial<BuildStep>;
+const step = (
+  key: string,
+  title: string,
+  { parts = [], tools = [], caution = null, checks = [], wait_days = 0, ...rest }: Rest,
+): BuildStep => ({
+  ...rest,
+  key,
+  title,
+  parts,
+  tools,
+  caution,
+  checks,
+  wait_days,
+});
+const unique = (parts: readonly BuildPart[]): BuildPart[] => [...new Set(parts)];
+const capital = (sentence: string): string => sentence.charAt(0).toUpperCase() + sentence.slice(1);
+
+/** On which day each step can be begun at the earliest, from the day of the first; a step that waits holds back all that follow. */
+export function earliestDays(steps: readonly BuildStep[]): number[] {
+  let day = 0;
+  return steps.map(({ wait_days }) => {
+    const own = day;
+    day += wait_days;
+    return own;
+  });
+}

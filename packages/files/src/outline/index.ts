@@ -1,0 +1,1 @@
+export { type Outline, type ReadOutline, readOutline } from './outline.ts';

@@ -1,0 +1,2 @@
+export { type BuildSheet, buildSheetPdf } from './buildSheet.ts';
+export type { PaperName } from './paper.ts';
