@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildIfChanged } from './build.ts';
 import { ensureChromium } from './chromium.ts';
+import { ensurePoppler } from './poppler.ts';
 import { postgresBinaries } from './postgres/binaries.ts';
 import { root } from './root.ts';
 import { main } from './said.ts';
@@ -87,6 +88,7 @@ await main(async () => {
   const chosen = wanted.length === 0 ? steps : steps.filter(({ name }) => wanted.includes(name));
   postgresBinaries('');
   ensureChromium();
+  ensurePoppler();
   buildIfChanged();
   const total: Count = { passed: 0, failed: 0 };
   for (const { name, run } of chosen) {

@@ -152,6 +152,7 @@ describe('the server', () => {
     expect(Object.keys(paths).sort()).toEqual(
       [
         '/api/boxes',
+        '/api/boxes/{id}/log',
         '/api/compute/air',
         '/api/compute/cells',
         '/api/compute/check',
@@ -166,6 +167,7 @@ describe('the server', () => {
         '/api/designs',
         '/api/designs/read',
         '/api/designs/{id}',
+        '/api/designs/{id}/boxes',
         '/api/designs/{id}/versions',
         '/api/events',
         '/api/health',

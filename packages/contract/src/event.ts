@@ -39,6 +39,8 @@ export const payloads = {
     bearing_deg: z.number().min(0).lt(360),
   }),
   boxTakenApart: z.strictObject({ box: Id }),
+  /** A step of its build, ticked off or taken back; steps are named by core's build sheet. */
+  buildTicked: z.strictObject({ box: Id, step: name(40), done: z.boolean() }),
   stocked: z.strictObject({
     ...inColony,
     bays: z.array(PartId).min(1),
@@ -98,6 +100,7 @@ export const Entry = z.discriminatedUnion('kind', [
   entryOf('boxBuilt'),
   entryOf('boxPlaced'),
   entryOf('boxTakenApart'),
+  entryOf('buildTicked'),
   entryOf('stocked'),
   entryOf('cellGiven'),
   entryOf('cellOpened'),

@@ -1,7 +1,7 @@
 import { BoxPage, ChangedYard, Id, NewYard, Yard, YardLog } from '@yellow-cell/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { yardLog } from '../services/yardLog.ts';
+import { boxLog, yardLog } from '../services/yardLog.ts';
 import { changeYard, createYard } from '../services/yards.ts';
 import { boxPage } from '../store/boxes.ts';
 import { listYards } from '../store/yards.ts';
@@ -60,6 +60,25 @@ export const yardRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { con
       },
     },
     ({ params: { id }, query: { after, limit } }) => yardLog(context(), id, after, limit),
+  );
+  app.get(
+    '/designs/:id/boxes',
+    {
+      schema: {
+        tags,
+        summary: 'Boxes built from a design, those being built among them',
+        params,
+        querystring: z.object(page),
+        response: { 200: BoxPage },
+      },
+    },
+    ({ params: { id }, query }) =>
+      context().within((store) => boxPage(store, { design: id, ...pageOf(query) })),
+  );
+  app.get(
+    '/boxes/:id/log',
+    { schema: { tags, summary: 'The story of one box', params, response: { 200: YardLog } } },
+    ({ params: { id } }) => boxLog(context(), id),
   );
   app.get(
     '/boxes',

@@ -5,7 +5,7 @@ import { Conflict, fieldChanges, NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
 import { rebuild } from './rebuild.ts';
 
-const FIELD_NAMES = { person: 'Name', units: 'Units', constants: 'Constants' };
+const FIELD_NAMES = { person: 'Name', units: 'Units', constants: 'Constants', workshop: 'Workshop' };
 
 export async function changeSettings(context: Context, { version, ...fields }: Settings): Promise<Settings> {
   refuseBadConstants(fields);

@@ -1,5 +1,6 @@
 import type { YardLog } from '@yellow-cell/contract';
 import { boxIdPage } from '../store/boxes.ts';
+import type { Store } from '../store/database.ts';
 import { loadDesigns } from '../store/designs.ts';
 import { findYard } from '../store/yards.ts';
 import { NotFound } from './conflict.ts';
@@ -16,11 +17,19 @@ export async function yardLog(
   return context.within(async (store) => {
     if (!(await findYard(store, yard))) throw new NotFound('There is no such yard.');
     const { ids, next } = await boxIdPage(store, yard, after, limit);
-    const { events, designIds } = await storyOf(store, {
-      boxes: new Set(ids),
-      rounds: new Set(),
-      weather: [],
-    });
-    return { events, designs: await loadDesigns(store, designIds), next };
+    return { ...(await logOf(store, ids)), next };
   });
+}
+
+/** The story of one box. */
+export const boxLog = (context: Context, box: string): Promise<YardLog> =>
+  context.within(async (store) => ({ ...(await logOf(store, [box])), next: null }));
+
+async function logOf(store: Store, boxes: readonly string[]): Promise<Pick<YardLog, 'events' | 'designs'>> {
+  const { events, designIds } = await storyOf(store, {
+    boxes: new Set(boxes),
+    rounds: new Set(),
+    weather: [],
+  });
+  return { events, designs: await loadDesigns(store, designIds) };
 }

@@ -4,6 +4,8 @@ import type { Store } from './database.ts';
 
 export interface PageQuery {
   yard?: string;
+  /** Built from this design. */
+  design?: string;
   /** Part of a label; letters of either case. */
   find?: string;
   after?: string;
@@ -34,13 +36,14 @@ export async function boxPage(store: Store, query: PageQuery): Promise<BoxPage> 
 }
 
 /** The query alone, so that a benchmark can send the same SQL by itself: a line for each compartment, one box more than asked for. */
-export function boxPageQuery(store: Store, { yard, find, after, limit }: PageQuery) {
+export function boxPageQuery(store: Store, { yard, design, find, after, limit }: PageQuery) {
   const [afterKey = '', afterId = ''] = splitKey(after);
   const page = store
     .selectFrom('box_state')
     .select(['breeder_id', 'box_id', 'label', 'label_key', 'design_id', 'design_version', 'yard_id', 'stand'])
     .where('taken_apart_on', 'is', null)
     .$if(yard !== undefined, (q) => q.where('yard_id', '=', yard ?? null))
+    .$if(design !== undefined, (q) => q.where('design_id', '=', design ?? ''))
     .$if(find !== undefined, (q) => q.where('label', 'ilike', `%${escapeLike(find ?? '')}%`))
     .$if(after !== undefined, (q) =>
       q.where(sql<boolean>`(label_key, box_id) > (${afterKey}, ${afterId}::uuid)`),

@@ -64,6 +64,10 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
         <p className="mb-2">
           <Link className="underline" to="/figures" onClick={onClose}>
             The figures that each yard reckons with
+          </Link>{' '}
+          ·{' '}
+          <Link className="underline" to="/workshop" onClick={onClose}>
+            Workshop: stock, prices, register
           </Link>
         </p>
         {error && (

@@ -27,6 +27,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../bench/CompareScreen.tsx')).CompareScreen }),
           },
           {
+            path: 'bench/:design/build',
+            lazy: async () => ({ Component: (await import('../build/BuildScreen.tsx')).BuildScreen }),
+          },
+          {
             path: 'bench/:design',
             lazy: async () => ({ Component: (await import('../bench/BenchScreen.tsx')).BenchScreen }),
           },
@@ -45,6 +49,12 @@ export const router = createBrowserRouter([
           {
             path: 'ledger',
             lazy: async () => ({ Component: (await import('../ledger/LedgerScreen.tsx')).LedgerScreen }),
+          },
+          {
+            path: 'workshop',
+            lazy: async () => ({
+              Component: (await import('../workshop/WorkshopScreen.tsx')).WorkshopScreen,
+            }),
           },
           {
             path: 'figures/:yard?',

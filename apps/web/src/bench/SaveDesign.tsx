@@ -93,8 +93,8 @@ export function SaveDesign({
           </button>
         )}
         {saved && !desk.changed && (
-          <Link className="button" to={`/yard?build=${saved.id}`}>
-            Build a box
+          <Link className="button" to={`/bench/${saved.id}/build`}>
+            Build it
           </Link>
         )}
         {saved && (

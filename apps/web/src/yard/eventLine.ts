@@ -10,6 +10,10 @@ export function eventLine(event: Entry, state: YardState): string {
       return `Placed on stand ${event.payload.stand}, front to the ${compassPoint(event.payload.bearing_deg)}`;
     case 'boxTakenApart':
       return 'Taken apart';
+    case 'buildTicked':
+      return event.payload.done
+        ? `Build: ${event.payload.step} done`
+        : `Build: ${event.payload.step} taken back`;
     case 'stocked':
       return stockedLine(event.payload);
     case 'cellGiven':

@@ -23,6 +23,8 @@ export interface BoxState {
   builtOn: Day;
   place?: { yard: string; stand: string; east_m: number; north_m: number; bearing_deg: number; since: Day };
   takenApartOn?: Day;
+  /** Steps of its build that are done, with the day. */
+  buildSteps?: Readonly<Record<string, Day>>;
 }
 
 export interface Colony {

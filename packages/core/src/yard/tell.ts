@@ -66,6 +66,14 @@ const tellers: { [K in EventKind]: Teller<K> } = {
     return undefined;
   },
 
+  buildTicked({ boxes }, { payload }, on) {
+    const box = standingBox(boxes, payload.box, on);
+    if (typeof box === 'string') return box;
+    const { [payload.step]: _, ...others } = box.buildSteps ?? {};
+    boxes.set(box.id, { ...box, buildSteps: payload.done ? { ...others, [payload.step]: on } : others });
+    return undefined;
+  },
+
   stocked(telling, { payload }, on) {
     const box = standingBox(telling.boxes, payload.box, on);
     if (typeof box === 'string') return box;

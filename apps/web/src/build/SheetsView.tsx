@@ -1,0 +1,187 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Joint, NestAnswer, Workshop } from '@yellow-cell/contract';
+import {
+  boxesPerSheet,
+  costOf,
+  defaultConstants,
+  nest,
+  parts,
+  type SheetGroup,
+  sheetGroups,
+  showLength,
+  type Wanted,
+  worthKeeping,
+} from '@yellow-cell/core';
+import { Plus, X } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { designQuery, designsQuery } from '../app/queries.ts';
+import { useUnits } from '../app/units.ts';
+import { Stepper } from '../parts/Stepper.tsx';
+import { MATERIALS } from './materials.ts';
+import { SheetDrawing } from './SheetDrawing.tsx';
+import { useNesting } from './useNesting.ts';
+
+interface SheetsViewProps {
+  own: Wanted;
+  joint: Joint;
+  workshop: Workshop;
+}
+
+/** Parts of any number of boxes, of one or several designs, laid on sheets: what to buy, and in which order to saw. */
+export function SheetsView({ own, joint, workshop }: SheetsViewProps) {
+  const [other, setOther] = useState<{ id: string; boxes: number }>();
+  const { data: designs = [] } = useQuery(designsQuery);
+  const { data: second } = useQuery({ ...designQuery(other?.id ?? ''), enabled: other !== undefined });
+  const latest = second?.versions.at(-1);
+  const wanted = useMemo((): Wanted[] => {
+    if (!latest || !second || !other) return [own];
+    return [
+      own,
+      { design: second.name, boxes: other.boxes, parts: parts({ design: latest.content, joint }).parts },
+    ];
+  }, [own, latest, second, other, joint]);
+  const groups = useMemo(() => sheetGroups(wanted, workshop.stock, workshop.kerf_mm), [wanted, workshop]);
+  const { found, working, stop } = useNesting(groups);
+  const costs = groups.map((group) => {
+    const answer = found.get(group.key);
+    return answer ? costOf(group, answer) : null;
+  });
+  const known = costs.filter((cost) => cost !== null);
+  const sum = known.reduce((total, cost) => total + cost, 0);
+  return (
+    <div>
+      <div className="flex flex-wrap items-center gap-3">
+        {other ? (
+          <>
+            <select
+              aria-label="Another design"
+              className="field w-auto"
+              value={other.id}
+              onChange={({ target }) => setOther({ ...other, id: target.value })}
+            >
+              {designs.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+            <Stepper
+              label="boxes of it"
+              count={other.boxes}
+              least={1}
+              most={200}
+              onChange={(boxes) => setOther({ ...other, boxes })}
+            />
+            <button
+              type="button"
+              className="p-2"
+              aria-label="Without the other design"
+              onClick={() => setOther(undefined)}
+            >
+              <X size={17} aria-hidden />
+            </button>
+          </>
+        ) : (
+          <button
+            type="button"
+            className="button"
+            disabled={designs.length === 0}
+            onClick={() => setOther({ id: designs[0]?.id ?? '', boxes: 1 })}
+          >
+            <Plus size={16} aria-hidden /> Another design on the same sheets
+          </button>
+        )}
+        <p role="status" className="text-soft">
+          {working > 0 ? `Laying ${working} of ${groups.length} kinds of sheet…` : ''}
+        </p>
+        {working > 0 && (
+          <button type="button" className="button" onClick={stop}>
+            Stop, this will do
+          </button>
+        )}
+        <p className="ml-auto text-soft">
+          Saw cut {workshop.kerf_mm} mm.{' '}
+          <Link className="underline" to="/workshop">
+            Stock and prices
+          </Link>
+        </p>
+      </div>
+      {known.length > 0 && sum > 0 && (
+        <p className="mt-2">
+          Sheets for {workshop.currency} {sum.toFixed(2)}
+          {known.length < groups.length ? ', without those whose price is not known' : ''}.
+        </p>
+      )}
+      {groups.map((group) => (
+        <Group
+          key={group.key}
+          group={group}
+          answer={found.get(group.key)}
+          boxes={own.boxes}
+          alone={wanted.length === 1}
+          currency={workshop.currency}
+        />
+      ))}
+    </div>
+  );
+}
+
+interface GroupProps {
+  group: SheetGroup;
+  answer: NestAnswer | undefined;
+  boxes: number;
+  alone: boolean;
+  currency: string;
+}
+
+function Group({ group, answer, boxes, alone, currency }: GroupProps) {
+  const units = useUnits();
+  const [perSheet, setPerSheet] = useState<number>();
+  const kept = answer ? worthKeeping(answer, defaultConstants.keepOffcut_mm) : [];
+  const cost = answer ? costOf(group, answer) : null;
+  return (
+    <section className="mt-4 border-t border-hairline pt-3">
+      <h2 className="text-lg">
+        {showLength(group.thickness_mm, units)} {MATERIALS[group.material]}
+        {group.sheet ? <span className="text-base font-normal text-soft">, {group.sheet.name}</span> : null}
+      </h2>
+      {group.remark && <p className={group.question ? 'text-soft' : 'text-danger'}>{group.remark}</p>}
+      {answer && (
+        <p>
+          {answer.sheets.length} {answer.sheets.length === 1 ? 'sheet' : 'sheets'}
+          {answer.sheets.length > answer.bound ? ` (by area alone ${answer.bound})` : ''},{' '}
+          {Math.round(answer.yield * 100)} % of them in parts
+          {cost ? `, ${currency} ${cost.toFixed(2)}` : ''}.{' '}
+          {kept.length > 0 &&
+            `Offcuts worth keeping: ${kept
+              .slice(0, 4)
+              .map(({ width_mm, height_mm }) => `${Math.round(width_mm)} × ${Math.round(height_mm)}`)
+              .join(', ')}${kept.length > 4 ? ` and ${kept.length - 4} more` : ''}. `}
+          {alone &&
+            (perSheet === undefined ? (
+              <button
+                type="button"
+                className="underline"
+                onClick={() => setPerSheet(boxesPerSheet(group, boxes, nest))}
+              >
+                How many boxes does one sheet give?
+              </button>
+            ) : (
+              <strong>
+                One sheet gives{' '}
+                {perSheet === 0 ? 'no whole box' : `${perSheet} ${perSheet === 1 ? 'box' : 'boxes'}`}.
+              </strong>
+            ))}
+        </p>
+      )}
+      <div className="mt-2 flex flex-wrap gap-4">
+        {answer?.sheets
+          .map((sheet, index) => ({ sheet, number: index + 1 }))
+          .map(({ sheet, number }) => (
+            <SheetDrawing key={number} sheet={sheet} number={number} />
+          ))}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,163 @@
+import type { Condition, Equipment, EquipmentKind } from '@yellow-cell/contract';
+import { Trash2 } from 'lucide-react';
+import { type FormEvent, useState } from 'react';
+import { newId } from '../app/ids.ts';
+import { numberIn } from './numberIn.ts';
+import { Figure } from './StockTable.tsx';
+import type { WorkshopPartProps } from './WorkshopScreen.tsx';
+
+const KINDS: Readonly<Record<EquipmentKind, string>> = {
+  part: 'spare part',
+  frame: 'frames',
+  fitting: 'fitting',
+  feeder: 'feeder',
+  tool: 'tool',
+};
+const CONDITIONS: Readonly<Record<Condition, string>> = {
+  new: 'new',
+  good: 'good',
+  worn: 'worn',
+  broken: 'broken',
+  toClean: 'to be cleaned',
+};
+const EMPTY = { kind: 'frame', name: '', count: '', finish: '', condition: 'good', place: '', missing: '' };
+
+/** What lies ready beside the boxes: kind, finish, condition, place, and what is missing (handbook 11). */
+export function Register({ workshop, onSave }: WorkshopPartProps) {
+  const { register } = workshop;
+  const change = (line: Equipment, more: Partial<Equipment>) =>
+    onSave(
+      { register: register.map((each) => (each === line ? { ...each, ...more } : each)) },
+      `${line.name}: kept.`,
+    );
+  return (
+    <section aria-label="Register">
+      <h2 className="eyebrow">Register</h2>
+      {register.length === 0 ? (
+        <p className="text-soft">
+          Nothing is kept yet: frames by kind, spare dividers, feeders. Boxes themselves stand in the yard.
+        </p>
+      ) : (
+        <div className="overflow-x-auto">
+          <table className="w-full min-w-[40rem]">
+            <thead className="text-left text-sm text-soft">
+              <tr>
+                <th className="font-normal">what</th>
+                <th className="font-normal">how many</th>
+                <th className="font-normal">condition</th>
+                <th className="font-normal">finish</th>
+                <th className="font-normal">place</th>
+                <th className="font-normal">missing</th>
+                <th />
+              </tr>
+            </thead>
+            <tbody>
+              {register.map((line) => (
+                <tr key={line.id} className="border-t border-hairline">
+                  <td className="py-1.5">
+                    {line.name} <span className="text-sm text-soft">{KINDS[line.kind]}</span>
+                  </td>
+                  <td>
+                    <Figure
+                      label={`Number of ${line.name}`}
+                      value={line.count}
+                      onChange={(count) => change(line, { count: Math.round(count ?? 0) })}
+                    />
+                  </td>
+                  <td>
+                    <select
+                      aria-label={`Condition of ${line.name}`}
+                      className="field min-h-8 w-auto"
+                      value={line.condition}
+                      onChange={({ target }) => void change(line, { condition: target.value as Condition })}
+                    >
+                      {Object.entries(CONDITIONS).map(([key, name]) => (
+                        <option key={key} value={key}>
+                          {name}
+                        </option>
+                      ))}
+                    </select>
+                  </td>
+                  <td>{line.finish}</td>
+                  <td>{line.place}</td>
+                  <td className={line.missing ? 'text-danger' : ''}>{line.missing}</td>
+                  <td>
+                    <button
+                      type="button"
+                      className="p-2"
+                      aria-label={`Take out ${line.name}`}
+                      onClick={() =>
+                        void onSave(
+                          { register: register.filter((each) => each !== line) },
+                          `${line.name} taken out.`,
+                        )
+                      }
+                    >
+                      <Trash2 size={16} aria-hidden />
+                    </button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      <NewLine onAdd={(line) => onSave({ register: [...register, line] }, `${line.name} added.`)} />
+    </section>
+  );
+}
+
+function NewLine({ onAdd }: { onAdd: (line: Equipment) => Promise<boolean> }) {
+  const [typed, setTyped] = useState(EMPTY);
+  const set = (key: keyof typeof EMPTY) => (event: { target: { value: string } }) =>
+    setTyped((now) => ({ ...now, [key]: event.target.value }));
+  const count = numberIn(typed.count);
+  const possible = typed.name.trim() !== '' && Number.isInteger(count) && count >= 0;
+  const add = async (event: FormEvent) => {
+    event.preventDefault();
+    if (!possible) return;
+    const kept = await onAdd({
+      id: newId(),
+      kind: typed.kind as EquipmentKind,
+      name: typed.name.trim(),
+      count,
+      finish: typed.finish.trim(),
+      condition: typed.condition as Condition,
+      place: typed.place.trim(),
+      missing: typed.missing.trim(),
+    });
+    if (kept) setTyped(EMPTY);
+  };
+  const choice = (key: 'kind' | 'condition', label: string, names: Readonly<Record<string, string>>) => (
+    <label className="block">
+      <span className="block text-sm text-soft">{label}</span>
+      <select className="field w-auto" value={typed[key]} onChange={set(key)}>
+        {Object.entries(names).map(([value, name]) => (
+          <option key={value} value={value}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  const field = (key: keyof typeof EMPTY, label: string, width: string) => (
+    <label className="block">
+      <span className="block text-sm text-soft">{label}</span>
+      <input className={`field ${width}`} maxLength={80} value={typed[key]} onChange={set(key)} />
+    </label>
+  );
+  return (
+    <form onSubmit={add} className="mt-2 flex flex-wrap items-end gap-2">
+      {choice('kind', 'kind', KINDS)}
+      {field('name', 'name', 'w-44')}
+      {field('count', 'how many', 'w-20')}
+      {choice('condition', 'condition', CONDITIONS)}
+      {field('finish', 'finish', 'w-28')}
+      {field('place', 'place', 'w-28')}
+      {field('missing', 'missing', 'w-36')}
+      <button type="submit" className="button" disabled={!possible}>
+        Add
+      </button>
+    </form>
+  );
+}

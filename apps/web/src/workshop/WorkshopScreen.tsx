@@ -1,0 +1,76 @@
+import { useSuspenseQuery } from '@tanstack/react-query';
+import type { Settings, Workshop } from '@yellow-cell/contract';
+import { usualWorkshop } from '@yellow-cell/core';
+import { useState } from 'react';
+import { ApiError, sendJson } from '../app/api.ts';
+import { queries, sessionQuery } from '../app/queries.ts';
+import { Notice } from '../parts/Notice.tsx';
+import { useToast } from '../parts/Toast.tsx';
+import { FittingPrices } from './FittingPrices.tsx';
+import { PrinterFields } from './PrinterFields.tsx';
+import { Register } from './Register.tsx';
+import { StockTable } from './StockTable.tsx';
+
+/** What the shed has and pays: sheets at hand and to buy, prices, the printer, and the register of what lies ready. */
+export function WorkshopScreen() {
+  const { settings } = useSuspenseQuery(sessionQuery).data;
+  const workshop = settings.workshop ?? usualWorkshop;
+  const [problems, setProblems] = useState<readonly string[]>([]);
+  const toast = useToast();
+  const save = async (change: Partial<Workshop>, words: string): Promise<boolean> => {
+    const put = (next: Workshop) =>
+      sendJson<Settings>('PUT', '/settings', { ...currentSettings(settings), workshop: next });
+    try {
+      setProblems([]);
+      await put({ ...workshop, ...change });
+      await queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
+      toast({
+        text: words,
+        undo: async () => {
+          await put(workshop);
+          await queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
+        },
+      });
+      return true;
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      setProblems(error.details?.problems?.map(({ sentence }) => sentence) ?? [error.message]);
+      await queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
+      return false;
+    }
+  };
+  return (
+    <main className="h-full overflow-y-auto px-5 py-4">
+      <div className="mx-auto max-w-5xl">
+        <h1 className="text-xl">Workshop</h1>
+        <p className="max-w-2xl text-soft">
+          Cut lists are laid on these sheets, pieces at hand first; costs come from these prices. The register
+          below keeps what lies ready: spare parts, frames, feeders.
+        </p>
+        {problems.length > 0 && (
+          <Notice kind="danger">
+            {problems.map((sentence) => (
+              <p key={sentence} role="alert">
+                {sentence}
+              </p>
+            ))}
+          </Notice>
+        )}
+        <StockTable workshop={workshop} onSave={save} />
+        <FittingPrices workshop={workshop} onSave={save} />
+        <PrinterFields workshop={workshop} onSave={save} />
+        <Register workshop={workshop} onSave={save} />
+      </div>
+    </main>
+  );
+}
+
+export interface WorkshopPartProps {
+  workshop: Workshop;
+  /** Tells whether it was kept. */
+  onSave: (change: Partial<Workshop>, words: string) => Promise<boolean>;
+}
+
+/** The version moves with every save; an undo writes over the newest. */
+const currentSettings = (fallback: Settings): Settings =>
+  queries.getQueryData(sessionQuery.queryKey)?.settings ?? fallback;
