@@ -27,7 +27,10 @@ module.exports = {
       name: 'core-libraries',
       severity: 'error',
       from: { path: '^packages/core/', pathNot: test },
-      to: { path: 'node_modules', pathNot: 'node_modules/(@types/)?(jstat|suncalc|polygon-clipping|date-fns|@date-fns/tz)/' },
+      to: {
+        path: 'node_modules',
+        pathNot: 'node_modules/(@types/)?(jstat|suncalc|polygon-clipping|date-fns|@date-fns/tz)/',
+      },
     },
     {
       name: 'sql-only-in-store',

@@ -325,3 +325,39 @@ test.describe('the bench', () => {
     await expect(page.getByText(/Saved “Two-way, ten-frame body”, version 3/)).toBeVisible();
   });
 });
+
+test('a box is built from its design: parts, sheets, steps ticked off, a build sheet', async ({ page }) => {
+  await page.goto('/bench');
+  await page
+    .getByRole('link', { name: /Two-way nucleus/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: 'Build it' }).click();
+  await expect(page.getByText('All parts close')).toBeVisible();
+  await page.getByRole('button', { name: /Divider/ }).click();
+  await expect(page.getByRole('img', { name: /^Divider, / })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Sheets' }).click();
+  await page.getByRole('button', { name: 'More boxes' }).click();
+  await expect(page.getByRole('img', { name: /^Sheet 1: / }).first()).toBeVisible({ timeout: 15_000 });
+  await page.getByRole('button', { name: 'How many boxes does one sheet give?' }).first().click();
+  await expect(page.getByText(/One sheet gives/).first()).toBeVisible({ timeout: 15_000 });
+
+  await page.getByRole('button', { name: 'Steps' }).click();
+  await page.getByLabel('or begin a box called').fill('W7');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText(/W7: 0 of \d+ steps done/)).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Glue up the body: done' }).check();
+  await expect(page.getByText(/W7: 1 of \d+ steps done/)).toBeVisible();
+  await expect(page.getByText(/not before/).first()).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Glue up the body: done' }).uncheck();
+  await expect(page.getByText(/not before/)).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'In space' }).click();
+  await expect(page.getByRole('region', { name: /The box in space/ }).locator('canvas')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Files' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'PDF' }).click();
+  expect((await download).suggestedFilename()).toBe('two-way-nucleus.pdf');
+});

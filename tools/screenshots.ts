@@ -26,6 +26,16 @@ const design = (name: RegExp) => async (page: Page) => {
   await page.getByRole('region', { name: 'Checks' }).getByText(/hold$/).waitFor();
 };
 
+/** A view of the three-way body as it is built. */
+const built = (view: string, then: (page: Page) => Promise<void>) => async (page: Page) => {
+  await design(/Three-way, ten-frame body/)(page);
+  await page.getByRole('link', { name: 'Build it' }).click();
+  await page.getByRole('button', { name: view, exact: true }).click();
+  await then(page);
+};
+/** The view in space is drawn once its code and the last move have come. */
+const SETTLE_MS = 2_000;
+
 /** One current picture of each main view, made from the demo on its pinned day. */
 const shots: readonly Shot[] = [
   { name: 'designs', path: '/bench' },
@@ -64,6 +74,27 @@ const shots: readonly Shot[] = [
       await design(/Three-way, ten-frame body/)(page);
       await page.getByRole('button', { name: 'Warmth', exact: true }).click();
     },
+  },
+  {
+    name: 'parts',
+    path: '/bench',
+    before: built('Parts', (page) => page.getByRole('button', { name: /F End/ }).click()),
+  },
+  {
+    name: 'sheets',
+    path: '/bench',
+    before: built('Sheets', async (page) => {
+      for (let more = 0; more < 3; more++) await page.getByRole('button', { name: 'More boxes' }).click();
+      await page.getByRole('img', { name: /^Sheet 2: / }).waitFor();
+    }),
+  },
+  {
+    name: 'in-space',
+    path: '/bench',
+    before: built('In space', async (page) => {
+      await page.getByLabel(/Taken apart/).fill('70');
+      await page.waitForTimeout(SETTLE_MS);
+    }),
   },
   { name: 'yard', path: '/yard', before: compartment('B7 Middle') },
   { name: 'yard-week-ahead', path: '/yard?on=2026-06-07', theme: 'dark' },

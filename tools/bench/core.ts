@@ -15,6 +15,7 @@ import {
 } from '@yellow-cell/core';
 import { createDemo } from '@yellow-cell/demo';
 import { type Figure, perSecond } from './figure.ts';
+import { nestFigures } from './nest.ts';
 
 export function coreFigures(): Figure[] {
   return [
@@ -25,6 +26,7 @@ export function coreFigures(): Figure[] {
     physicsFigure(),
     winterFigure(),
     foldFigure(),
+    ...nestFigures(),
   ];
 }
 

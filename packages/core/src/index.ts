@@ -55,7 +55,7 @@ export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';
 export { standardBody, standardDesign } from './box/standardDesign.ts';
 export { fittingNames } from './build/fittings.ts';
 export { parts, partsProblems } from './build/parts.ts';
-export { bedProblem, notPrinted, printedSolids, printerFor, printPlan, usualPrinter } from './build/print.ts';
+export { bedProblem, printedSolids, printerFor, printPlan, usualPrinter } from './build/print.ts';
 export {
   boxesPerSheet,
   costOf,
@@ -65,6 +65,7 @@ export {
   worthKeeping,
 } from './build/sheets.ts';
 export { buildSteps, earliestDays } from './build/steps.ts';
+export { stockAfter } from './build/stockAfter.ts';
 export { usualWorkshop } from './build/workshop.ts';
 export { daylightHours } from './calendar/daylight.ts';
 export { type Day, dayOf, daysBetween, earlier, instantOf, later, plusDays } from './calendar/days.ts';

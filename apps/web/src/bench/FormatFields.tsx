@@ -9,6 +9,7 @@ import {
 } from '@yellow-cell/core';
 import { SelectField } from '../parts/Field.tsx';
 import { LengthField } from '../parts/LengthField.tsx';
+import { OutlineField } from './OutlineField.tsx';
 import { OwnFormat } from './OwnFormat.tsx';
 import type { DraftDesk } from './useDraft.ts';
 
@@ -87,11 +88,14 @@ export function SizeFields({ desk, body }: { desk: DraftDesk; body: Body }) {
     />
   );
   return (
-    <div className="grid grid-cols-2 gap-x-3">
-      {field('insideWidth', 'Inside width')}
-      {field('insideLength', 'Inside length')}
-      {field('depth', 'Depth')}
-      {field('wall', 'Wall')}
-    </div>
+    <>
+      <div className="grid grid-cols-2 gap-x-3">
+        {field('insideWidth', 'Inside width')}
+        {field('insideLength', 'Inside length')}
+        {field('depth', 'Depth')}
+        {field('wall', 'Wall')}
+      </div>
+      <OutlineField desk={desk} body={body} />
+    </>
   );
 }

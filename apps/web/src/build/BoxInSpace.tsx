@@ -49,16 +49,16 @@ export function BoxInSpace({ design }: { design: DesignContent }) {
       >
         <Canvas
           gl={{ localClippingEnabled: true }}
-          camera={{ position: [0.9, 0.75, 1.1], fov: 35, near: 0.01, far: 20 }}
+          camera={{ position: [0.9, 0.75, 1.1], fov: 40, near: 0.01, far: 20 }}
           frameloop="demand"
         >
-          <ambientLight intensity={1.5} />
-          <directionalLight position={[2, 4, 3]} intensity={1.7} />
+          <ambientLight intensity={2.2} />
+          <directionalLight position={[2, 4, 3]} intensity={2.2} />
           <group
             position={[
               -(foot.x[0] + foot.x[1]) / 2 / MM_PER_M,
               -top / 2 / MM_PER_M,
-              -(foot.y[0] + foot.y[1]) / 2 / MM_PER_M,
+              (foot.y[0] + foot.y[1]) / 2 / MM_PER_M,
             ]}
           >
             {blocks.map((block) => (
@@ -122,7 +122,8 @@ function blocksOf({ solids, frames, stack }: BoxModel): Block[] {
   ];
   return all.map(({ id, kind, group, x, y, z }, index): Block => {
     const size = [x[1] - x[0], z[1] - z[0], y[1] - y[0]].map((mm) => mm / MM_PER_M) as Block['size'];
-    const at = [(x[0] + x[1]) / 2, (z[0] + z[1]) / 2, (y[0] + y[1]) / 2];
+    // Up is y there, and the back lies behind: −y, or the box would be its mirror image.
+    const at = [(x[0] + x[1]) / 2, (z[0] + z[1]) / 2, -(y[0] + y[1]) / 2];
     // Walls go outward, floors down, lids up; frames and boards stay.
     const out = (own: number, centre: number): number => Math.sign(own - centre) * 0.16;
     const isWall = kind === 'wall' || kind === 'glass';
@@ -138,11 +139,11 @@ function blocksOf({ solids, frames, stack }: BoxModel): Block[] {
         kind === 'floor' || kind === 'rim' || z[1] <= 0
           ? -0.16
           : kind === 'roof'
-            ? 0.5
+            ? 0.34
             : kind === 'sheet'
-              ? 0.32
+              ? 0.22
               : Math.max(0, above - 1) * 0.18,
-        isWall && size[2] <= size[0] ? out(at[2] ?? 0, middle.y) : 0,
+        isWall && size[2] <= size[0] ? out(at[2] ?? 0, -middle.y) : 0,
       ],
     };
   });
@@ -168,7 +169,7 @@ function BlockMesh({ block, apart, cut_m, cutting, lift }: BlockMeshProps) {
     },
     [geometry, edges],
   );
-  const planes = useMemo(() => (cutting ? [new Plane(new Vector3(0, 0, 1), -cut_m)] : []), [cutting, cut_m]);
+  const planes = useMemo(() => (cutting ? [new Plane(new Vector3(0, 0, -1), -cut_m)] : []), [cutting, cut_m]);
   const position = block.centre.map(
     (at, axis) => at + (block.apart[axis] ?? 0) * apart + (axis === 1 ? lift : 0),
   ) as [number, number, number];
@@ -178,6 +179,9 @@ function BlockMesh({ block, apart, cut_m, cutting, lift }: BlockMeshProps) {
     <mesh ref={mesh} geometry={geometry} position={position}>
       <meshLambertMaterial
         color={TONES[block.kind] ?? '#ccb88c'}
+        polygonOffset
+        polygonOffsetFactor={1}
+        polygonOffsetUnits={1}
         transparent={clear}
         opacity={clear ? 0.4 : 1}
         clippingPlanes={planes}

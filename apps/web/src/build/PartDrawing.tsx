@@ -5,11 +5,21 @@ import { useUnits } from '../app/units.ts';
 const PAD = 46;
 
 /** A part as it lies on the bench, seen from its inner face, with its measures; shaded where it is cut in, dashed from the outer face. */
-export function PartDrawing({ part, height = 220 }: { part: BuildPart; height?: number }) {
+export function PartDrawing({
+  part,
+  height = 220,
+  bare = false,
+}: {
+  part: BuildPart;
+  height?: number;
+  /** Too small for figures: the shape alone. */
+  bare?: boolean;
+}) {
   const units = useUnits();
   const { length_mm, width_mm, rings, machining, bends } = part;
-  const scale = Math.max((length_mm + 2 * PAD) / 640, (width_mm + 2 * PAD) / height, 0.2);
-  const pad = PAD * scale;
+  const room = bare ? 4 : PAD;
+  const scale = Math.max((length_mm + 2 * room) / (bare ? 150 : 640), (width_mm + 2 * room) / height, 0.2);
+  const pad = room * scale;
   const up = (y: number): number => width_mm - y;
   const line = 1.2 * scale;
   const text = 12.5 * scale;
@@ -59,28 +69,30 @@ export function PartDrawing({ part, height = 220 }: { part: BuildPart; height?: 
           strokeDasharray={`${7 * scale} ${4 * scale}`}
         />
       ))}
-      <g
-        stroke="var(--dimension)"
-        fill="var(--dimension)"
-        strokeWidth={line * 0.8}
-        fontSize={text}
-        textAnchor="middle"
-      >
-        <path
-          d={`M0 ${width_mm + pad * 0.45}H${length_mm}M0 ${width_mm + pad * 0.3}v${pad * 0.3}M${length_mm} ${width_mm + pad * 0.3}v${pad * 0.3}`}
-          fill="none"
-        />
-        <text x={length_mm / 2} y={width_mm + pad * 0.45 + text * 1.15} stroke="none">
-          {showLength(length_mm, units)}
-        </text>
-        <path
-          d={`M${-pad * 0.35} 0V${width_mm}M${-pad * 0.5} 0h${pad * 0.3}M${-pad * 0.5} ${width_mm}h${pad * 0.3}`}
-          fill="none"
-        />
-        <text stroke="none" transform={`translate(${-pad * 0.5} ${width_mm / 2}) rotate(-90)`}>
-          {showLength(width_mm, units)}
-        </text>
-      </g>
+      {!bare && (
+        <g
+          stroke="var(--dimension)"
+          fill="var(--dimension)"
+          strokeWidth={line * 0.8}
+          fontSize={text}
+          textAnchor="middle"
+        >
+          <path
+            d={`M0 ${width_mm + pad * 0.45}H${length_mm}M0 ${width_mm + pad * 0.3}v${pad * 0.3}M${length_mm} ${width_mm + pad * 0.3}v${pad * 0.3}`}
+            fill="none"
+          />
+          <text x={length_mm / 2} y={width_mm + pad * 0.45 + text * 1.15} stroke="none">
+            {showLength(length_mm, units)}
+          </text>
+          <path
+            d={`M${-pad * 0.35} 0V${width_mm}M${-pad * 0.5} 0h${pad * 0.3}M${-pad * 0.5} ${width_mm}h${pad * 0.3}`}
+            fill="none"
+          />
+          <text stroke="none" transform={`translate(${-pad * 0.5} ${width_mm / 2}) rotate(-90)`}>
+            {showLength(width_mm, units)}
+          </text>
+        </g>
+      )}
     </svg>
   );
 }

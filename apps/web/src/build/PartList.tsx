@@ -29,9 +29,9 @@ export function PartList({ answer, boxes }: { answer: PartsAnswer; boxes: number
             <thead className="text-left text-sm text-soft">
               <tr>
                 <th className="font-normal">part</th>
-                <th className="pr-3 text-right font-normal">of it</th>
+                <th className="pr-3 text-right font-normal">how many</th>
                 <th className="font-normal">length × width × thickness</th>
-                <th className="font-normal">of</th>
+                <th className="font-normal">made of</th>
               </tr>
             </thead>
             <tbody>

@@ -18,6 +18,7 @@ import { Link } from 'react-router';
 import { designQuery, designsQuery } from '../app/queries.ts';
 import { useUnits } from '../app/units.ts';
 import { Stepper } from '../parts/Stepper.tsx';
+import { CutNow } from './CutNow.tsx';
 import { MATERIALS } from './materials.ts';
 import { SheetDrawing } from './SheetDrawing.tsx';
 import { useNesting } from './useNesting.ts';
@@ -113,6 +114,7 @@ export function SheetsView({ own, joint, workshop }: SheetsViewProps) {
           {known.length < groups.length ? ', without those whose price is not known' : ''}.
         </p>
       )}
+      <CutNow groups={groups} found={found} workshop={workshop} ready={working === 0} />
       {groups.map((group) => (
         <Group
           key={group.key}

@@ -231,7 +231,7 @@ function Step({ step, number, steps, parts, box }: StepProps) {
           <div className="flex max-w-xl flex-wrap justify-end gap-3">
             {shown.map((part) => (
               <figure key={part.key} className="w-36">
-                <PartDrawing part={part} height={90} />
+                <PartDrawing part={part} height={80} bare />
                 <figcaption className="text-center text-xs text-soft">
                   {part.key} {part.name.toLowerCase()}
                 </figcaption>

@@ -1,4 +1,4 @@
-import type { BuildPart, DesignContent, PrinterBed, PrintPiece } from '@yellow-cell/contract';
+import type { DesignContent, PrinterBed, PrintPiece } from '@yellow-cell/contract';
 import { deriveBox } from '../box/model.ts';
 import type { Solid } from '../box/solids.ts';
 import { bodyName } from '../box/spaces.ts';
@@ -123,7 +123,3 @@ export function bedProblem(pieces: readonly PrintPiece[]): string | undefined {
     `${worst.name} would be split into ${worst.split.join(' × ')} pieces, more than ${MOST_PIECES}: this bed is too small for the design.`
   );
 }
-
-/** Boards of a printed box that still come from other stuff: meshes, excluders, panes. */
-export const notPrinted = (parts: readonly BuildPart[]): BuildPart[] =>
-  parts.filter(({ material }) => ['mesh', 'excluder', 'glass', 'cloth', 'foil', 'slats'].includes(material));

@@ -1,7 +1,7 @@
 import type { NestAnswer, NestedSheet, NestQuestion, Problem } from '@yellow-cell/contract';
 import { refuse } from '../problems.ts';
 import { type Random, seededRandom } from '../random.ts';
-import { fitsIn, type NestBlock, type Size, single } from './block.ts';
+import { fitsIn, type NestBlock, type Size, single, turnedSize } from './block.ts';
 import { joined } from './join.ts';
 import { type Bin, type Fit, fill, fitRules, pack, type Split, splitRules } from './pack.ts';
 import { sawn } from './saw.ts';
@@ -47,6 +47,7 @@ export function* nestRounds(question: NestQuestion): Generator<NestAnswer> {
     yield tell(used, [], names);
     return;
   }
+  refuse(left.filter((block) => !fitsIn(block, size)).map((block) => tooLarge(question, block.kind)));
   for (const bins of searched(left, size, kerf, random)) yield tell(used, bins, names);
 }
 const SEED = 4;
@@ -108,6 +109,8 @@ function* searched(blocks: readonly NestBlock[], size: Size, kerf: number, rando
     return bins;
   };
   const most = () => best?.bins.length ?? Number.POSITIVE_INFINITY;
+  const simplest = better(inRows(blocks, size, kerf));
+  if (simplest) yield simplest;
   for (const order of orders)
     for (const fit of fitRules)
       for (const split of splitRules) {
@@ -132,6 +135,31 @@ function* searched(blocks: readonly NestBlock[], size: Size, kerf: number, rando
 const JOIN_ROUNDS = 12;
 const MOST_REPAIRS = 400;
 const REPAIR_WORK = 16_000;
+
+/** Parts as they come, in rows, each on the first row that takes it: the simplest rule, which now and then is the best. */
+function inRows(blocks: readonly NestBlock[], size: Size, kerf: number): Bin[] {
+  const rows: { bin: number; x: number; y: number; height: number }[] = [];
+  const bins: Bin[] = [];
+  const tops: number[] = [];
+  for (const block of blocks) {
+    const ways = block.turn ? [block, turnedSize(block)] : [block];
+    const { width, height } = ways.find((way) => fitsIn({ ...way, turn: false }, size)) ?? block;
+    let row = rows.find((each) => height <= each.height && each.x + width <= size.width);
+    if (!row) {
+      let bin = tops.findIndex((top) => top + height <= size.height);
+      if (bin < 0) {
+        bin = bins.push({ ...size, parts: [] }) - 1;
+        tops.push(0);
+      }
+      row = { bin, x: 0, y: tops[bin] ?? 0, height };
+      tops[bin] = row.y + height + kerf;
+      rows.push(row);
+    }
+    bins[row.bin]?.parts.push({ kind: block.kind, x: row.x, y: row.y, width, height });
+    row.x += width + kerf;
+  }
+  return bins;
+}
 
 function anyRules(kerf: number, random: Random, round: number): { fit: Fit; split: Split; kerf: number } {
   return {
@@ -227,20 +255,23 @@ function answerOf(
 }
 
 /** A part that fits no sheet and no piece at hand, whichever way it lies. */
-export function nestProblems({ sheet, parts, offcuts = [] }: NestQuestion): Problem[] {
-  return parts.flatMap(({ name, width_mm, height_mm, turn }, index) => {
+export function nestProblems(question: NestQuestion): Problem[] {
+  const { sheet, parts, offcuts = [] } = question;
+  return parts.flatMap(({ width_mm, height_mm, turn }, index) => {
     const block = single(index, width_mm, height_mm, turn);
     const any = [sheet, ...offcuts].some((each) =>
       fitsIn(block, { width: each.width_mm, height: each.height_mm }),
     );
-    if (any) return [];
-    const grain = turn ? '' : ', with its grain kept';
-    return [
-      {
-        path: `parts.${index}`,
-        value: `${width_mm} × ${height_mm}`,
-        sentence: `${name || 'A part'} of ${width_mm} × ${height_mm} mm fits no sheet of ${sheet.width_mm} × ${sheet.height_mm} mm${grain}.`,
-      },
-    ];
+    return any ? [] : [tooLarge(question, index)];
   });
+}
+
+function tooLarge({ sheet, parts }: NestQuestion, index: number): Problem {
+  const { name = '', width_mm = 0, height_mm = 0, turn = true } = parts[index] ?? {};
+  const grain = turn ? '' : ', with its grain kept';
+  return {
+    path: `parts.${index}`,
+    value: `${width_mm} × ${height_mm}`,
+    sentence: `${name || 'A part'} of ${width_mm} × ${height_mm} mm fits no sheet of ${sheet.width_mm} × ${sheet.height_mm} mm${grain}.`,
+  };
 }

@@ -206,6 +206,23 @@ describe('what cannot be', () => {
   });
 });
 
+describe('a box being built', () => {
+  it('keeps the day of each step, and loses it when the step is taken back', () => {
+    const tick = (on: string, step: string, done: boolean) =>
+      told('buildTicked', on, { box: 'box-1', step, done });
+    const built = told('boxBuilt', '2026-05-01', { box: 'box-1', label: 'B1', design: DESIGN, version: 1 });
+    const events = [
+      built,
+      tick('2026-05-02', 'cut', true),
+      tick('2026-05-03', 'glue', true),
+      tick('2026-05-04', 'cut', false),
+    ];
+    const stepsOn = (on: string) => fold(known, events, on).boxes.get('box-1')?.buildSteps;
+    expect(stepsOn('2026-05-03')).toEqual({ cut: '2026-05-02', glue: '2026-05-03' });
+    expect(stepsOn('2026-05-05')).toEqual({ glue: '2026-05-03' });
+  });
+});
+
 describe('colonies', () => {
   it('that abscond leave an empty compartment, which can be stocked again', () => {
     const events = [...begun(CELL), told('failed', '2026-05-18', { ...OF, reason: 'absconded' })];

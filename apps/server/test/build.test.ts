@@ -1,0 +1,94 @@
+import { randomUUID } from 'node:crypto';
+import { familyDesign } from '@yellow-cell/core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { freshServer } from './bench.test.kit.ts';
+
+let server: Awaited<ReturnType<typeof freshServer>>;
+beforeAll(async () => {
+  server = await freshServer();
+});
+afterAll(() => server.close());
+
+const entry = (kind: string, payload: object) => ({
+  id: randomUUID(),
+  kind,
+  kindVersion: 1,
+  occurredAt: new Date().toISOString(),
+  zone: 'Europe/Vienna',
+  person: 'Ann',
+  device: 'bench',
+  deviceSeq: Math.floor(Math.random() * 1e6),
+  payload,
+});
+const post = (url: string, payload: object) => server.app.inject({ method: 'POST', url, payload });
+
+describe('a box in the workshop', () => {
+  it('is found by its design before it stands anywhere, and its ticks are its story', async () => {
+    const design = randomUUID();
+    const box = randomUUID();
+    const made = await post('/api/designs', {
+      id: design,
+      name: 'Built',
+      version: { id: randomUUID(), content: familyDesign('nucleus'), note: '' },
+    });
+    expect(made.statusCode).toBe(200);
+    const logged = await post('/api/events', {
+      entries: [
+        entry('boxBuilt', { box, label: 'W1', design, version: 1 }),
+        entry('buildTicked', { box, step: 'cut', done: true }),
+      ],
+    });
+    expect(logged.statusCode).toBe(200);
+    const { boxes } = (await server.app.inject(`/api/designs/${design}/boxes`)).json();
+    expect(boxes).toMatchObject([{ id: box, label: 'W1', yard: null }]);
+    const { events } = (await server.app.inject(`/api/boxes/${box}/log`)).json();
+    expect(events.map(({ kind }: { kind: string }) => kind)).toEqual(['boxBuilt', 'buildTicked']);
+    expect((await server.app.inject(`/api/designs/${randomUUID()}/boxes`)).json().boxes).toEqual([]);
+  });
+
+  it('keeps stock and register with the settings, and refuses an absurd price by its place', async () => {
+    const { settings } = (await server.app.inject('/api/session')).json();
+    const workshop = {
+      currency: '€',
+      kerf_mm: 3,
+      stock: [
+        {
+          id: randomUUID(),
+          name: 'Ply',
+          material: 'plywood',
+          thickness_mm: 9.5,
+          width_mm: 2440,
+          height_mm: 1220,
+          atHand: null,
+          price: 60,
+        },
+      ],
+      fittings: { disc: 1.2 },
+      printer: null,
+      plastic: null,
+      register: [
+        {
+          id: randomUUID(),
+          kind: 'frame',
+          name: 'Deep frames',
+          count: 40,
+          finish: '',
+          condition: 'good',
+          place: 'loft',
+          missing: '',
+        },
+      ],
+    };
+    const put = (more: object) =>
+      server.app.inject({
+        method: 'PUT',
+        url: '/api/settings',
+        payload: { ...settings, workshop: { ...workshop, ...more } },
+      });
+    expect((await put({ fittings: { disc: -5 } })).json().problems).toMatchObject([
+      { path: 'workshop.fittings.disc', sentence: 'A price cannot be below 0.' },
+    ]);
+    expect((await put({})).statusCode).toBe(200);
+    expect((await server.app.inject('/api/session')).json().settings.workshop).toEqual(workshop);
+  });
+});
