@@ -10,6 +10,8 @@ const SCREENS = [
   '/ledger',
   '/rounds',
   '/winter',
+  '/figures',
+  '/workshop',
   '/nowhere',
 ];
 const THEMES = [
@@ -43,6 +45,13 @@ test.describe('accessibility', () => {
 
   test('no serious finding with a compartment, the list and the dialogs open', async ({ page }) => {
     const scan = (what: string) => expectNoSerious(page, what);
+    await page.goto('/bench');
+    await page.getByRole('link', { name: /Three-way, ten-frame body/ }).click();
+    await page.getByRole('link', { name: 'Build it' }).click();
+    for (const view of ['Parts', 'Steps', 'Weight and cost', 'Files']) {
+      await page.getByRole('button', { name: view, exact: true }).click();
+      await scan(view);
+    }
     await page.goto('/yard');
     await page.getByRole('button', { name: /^B7 Middle:/ }).click();
     await scan('compartment');

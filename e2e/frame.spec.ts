@@ -106,16 +106,16 @@ test.describe('on a phone', () => {
 
 test('a yard’s own figure is saved, followed, and put back', async ({ page }) => {
   await page.goto('/figures');
-  await page.getByLabel('Find').fill('softwood');
-  const field = page.getByLabel('Conductivity of softwood');
+  await page.getByRole('searchbox', { name: 'Find' }).fill('softwood');
+  const field = page.getByRole('textbox', { name: 'Conductivity of softwood' });
   await field.fill('9');
   await expect(page.getByRole('alert')).toContainText('outside 0.01 to 5');
   await field.fill('0.2');
   await field.press('Enter');
   await expect(page.getByText('1 of them is your own')).toBeVisible();
   await page.reload();
-  await page.getByLabel('Find').fill('softwood');
-  await expect(page.getByLabel('Conductivity of softwood')).toHaveValue('0.2');
+  await page.getByRole('searchbox', { name: 'Find' }).fill('softwood');
+  await expect(page.getByRole('textbox', { name: 'Conductivity of softwood' })).toHaveValue('0.2');
   await page.getByRole('button', { name: 'Put back: Conductivity of softwood' }).click();
   await expect(page.getByText('All stand at their defaults')).toBeVisible();
 });
