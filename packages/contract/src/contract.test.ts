@@ -11,6 +11,7 @@ const examples: { [K in EventKind]: unknown } = {
   boxBuilt: { box: A, label: 'B7', design: B, version: 1 },
   boxPlaced: { box: A, yard: B, stand: '2', east_m: 0, north_m: 3.5, bearing_deg: 359.5 },
   boxTakenApart: { box: A },
+  boxInspected: { box: A, finish: 'linseed', condition: 'good', missing: '' },
   buildTicked: { box: A, step: 'cut', done: true },
   stocked: {
     box: A,

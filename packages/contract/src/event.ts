@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CalendarDate, Id, Instant, name, PartId, text, Zone } from './primitives.ts';
 import { FailReason, QueenFate } from './status.ts';
+import { Condition } from './workshop.ts';
 
 const count = (what: string, max: number) =>
   z
@@ -41,6 +42,8 @@ export const payloads = {
   boxTakenApart: z.strictObject({ box: Id }),
   /** A step of its build, ticked off or taken back; steps are named by core's build sheet. */
   buildTicked: z.strictObject({ box: Id, step: name(40), done: z.boolean() }),
+  /** What a box is like: its finish, its condition, what is missing of it. */
+  boxInspected: z.strictObject({ box: Id, finish: text(80), condition: Condition, missing: text(200) }),
   stocked: z.strictObject({
     ...inColony,
     bays: z.array(PartId).min(1),
@@ -101,6 +104,7 @@ export const Entry = z.discriminatedUnion('kind', [
   entryOf('boxPlaced'),
   entryOf('boxTakenApart'),
   entryOf('buildTicked'),
+  entryOf('boxInspected'),
   entryOf('stocked'),
   entryOf('cellGiven'),
   entryOf('cellOpened'),

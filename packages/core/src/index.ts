@@ -147,6 +147,6 @@ export {
 export { chronicle, fold, foldChronicle } from './yard/fold.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
 export type { Attempt, BoxState, Colony, Designs, Known, Round, YardState } from './yard/state.ts';
-export { failWords, fateWords, statusWords } from './yard/statusWords.ts';
+export { conditionWords, failWords, fateWords, statusWords } from './yard/statusWords.ts';
 export { subjectsOf } from './yard/subjects.ts';
 export { type StatusEvent, statusAfter, transitions, transitionTable } from './yard/transitions.ts';

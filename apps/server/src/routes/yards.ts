@@ -85,12 +85,15 @@ export const yardRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { con
     {
       schema: {
         tags,
-        summary: 'Find boxes by label',
-        querystring: z.object({ ...page, find: z.string().max(40) }),
+        summary: 'Boxes by label, or all of them',
+        querystring: z.object({ ...page, find: z.string().max(40).optional() }),
         response: { 200: BoxPage },
       },
     },
-    ({ query }) => context().within((store) => boxPage(store, { find: query.find, ...pageOf(query) })),
+    ({ query }) =>
+      context().within((store) =>
+        boxPage(store, { ...(query.find === undefined ? {} : { find: query.find }), ...pageOf(query) }),
+      ),
   );
 };
 

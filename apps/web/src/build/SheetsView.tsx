@@ -1,5 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
-import type { Joint, NestAnswer, Workshop } from '@yellow-cell/contract';
+import { useQueries, useQuery } from '@tanstack/react-query';
+import type { Design, DesignSummary, Joint, NestAnswer, Workshop } from '@yellow-cell/contract';
 import {
   boxesPerSheet,
   costOf,
@@ -31,17 +31,21 @@ interface SheetsViewProps {
 
 /** Parts of any number of boxes, of one or several designs, laid on sheets: what to buy, and in which order to saw. */
 export function SheetsView({ own, joint, workshop }: SheetsViewProps) {
-  const [other, setOther] = useState<{ id: string; boxes: number }>();
+  const [others, setOthers] = useState<readonly Other[]>([]);
   const { data: designs = [] } = useQuery(designsQuery);
-  const { data: second } = useQuery({ ...designQuery(other?.id ?? ''), enabled: other !== undefined });
-  const latest = second?.versions.at(-1);
-  const wanted = useMemo((): Wanted[] => {
-    if (!latest || !second || !other) return [own];
-    return [
+  const fetched = useQueries({ queries: others.map(({ id }) => designQuery(id)), combine: designsOf });
+  const wanted = useMemo(
+    (): Wanted[] => [
       own,
-      { design: second.name, boxes: other.boxes, parts: parts({ design: latest.content, joint }).parts },
-    ];
-  }, [own, latest, second, other, joint]);
+      ...others.flatMap(({ id, boxes }): Wanted[] => {
+        const design = fetched.find((each) => each.id === id);
+        const latest = design?.versions.at(-1);
+        if (!design || !latest) return [];
+        return [{ design: design.name, boxes, parts: parts({ design: latest.content, joint }).parts }];
+      }),
+    ],
+    [own, others, fetched, joint],
+  );
   const groups = useMemo(() => sheetGroups(wanted, workshop.stock, workshop.kerf_mm), [wanted, workshop]);
   const { found, working, stop } = useNesting(groups);
   const costs = groups.map((group) => {
@@ -53,46 +57,7 @@ export function SheetsView({ own, joint, workshop }: SheetsViewProps) {
   return (
     <div>
       <div className="flex flex-wrap items-center gap-3">
-        {other ? (
-          <>
-            <select
-              aria-label="Another design"
-              className="field w-auto"
-              value={other.id}
-              onChange={({ target }) => setOther({ ...other, id: target.value })}
-            >
-              {designs.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
-            <Stepper
-              label="boxes of it"
-              count={other.boxes}
-              least={1}
-              most={200}
-              onChange={(boxes) => setOther({ ...other, boxes })}
-            />
-            <button
-              type="button"
-              className="p-2"
-              aria-label="Without the other design"
-              onClick={() => setOther(undefined)}
-            >
-              <X size={17} aria-hidden />
-            </button>
-          </>
-        ) : (
-          <button
-            type="button"
-            className="button"
-            disabled={designs.length === 0}
-            onClick={() => setOther({ id: designs[0]?.id ?? '', boxes: 1 })}
-          >
-            <Plus size={16} aria-hidden /> Another design on the same sheets
-          </button>
-        )}
+        <OtherDesigns others={others} designs={designs} onChange={setOthers} />
         <p role="status" className="text-soft">
           {working > 0 ? `Laying ${working} of ${groups.length} kinds of sheet…` : ''}
         </p>
@@ -126,6 +91,71 @@ export function SheetsView({ own, joint, workshop }: SheetsViewProps) {
         />
       ))}
     </div>
+  );
+}
+
+interface Other {
+  id: string;
+  boxes: number;
+}
+const designsOf = (results: readonly { data: Design | undefined }[]): Design[] =>
+  results.flatMap(({ data }) => data ?? []);
+
+interface OtherDesignsProps {
+  others: readonly Other[];
+  designs: readonly DesignSummary[];
+  onChange: (others: readonly Other[]) => void;
+}
+
+/** Boxes of further designs that are cut from the same sheets. */
+function OtherDesigns({ others, designs, onChange }: OtherDesignsProps) {
+  const change = (at: number, more: Partial<Other>) =>
+    onChange(others.map((each, index) => (index === at ? { ...each, ...more } : each)));
+  const free = designs.filter(({ id }) => !others.some((each) => each.id === id));
+  return (
+    <>
+      {others.map(({ id, boxes }, at) => (
+        <span key={id} className="flex items-center gap-2">
+          <select
+            aria-label="Another design"
+            className="field w-auto"
+            value={id}
+            onChange={({ target }) => change(at, { id: target.value })}
+          >
+            {designs
+              .filter((each) => each.id === id || free.includes(each))
+              .map((each) => (
+                <option key={each.id} value={each.id}>
+                  {each.name}
+                </option>
+              ))}
+          </select>
+          <Stepper
+            label="boxes of it"
+            count={boxes}
+            least={1}
+            most={200}
+            onChange={(count) => change(at, { boxes: count })}
+          />
+          <button
+            type="button"
+            className="p-2"
+            aria-label="Without this design"
+            onClick={() => onChange(others.filter((each) => each.id !== id))}
+          >
+            <X size={17} aria-hidden />
+          </button>
+        </span>
+      ))}
+      <button
+        type="button"
+        className="button"
+        disabled={free.length === 0}
+        onClick={() => onChange([...others, { id: free[0]?.id ?? '', boxes: 1 }])}
+      >
+        <Plus size={16} aria-hidden /> Another design on the same sheets
+      </button>
+    </>
   );
 }
 

@@ -1,7 +1,9 @@
 import type { Condition, Equipment, EquipmentKind } from '@yellow-cell/contract';
+import { conditionWords } from '@yellow-cell/core';
 import { Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { newId } from '../app/ids.ts';
+import { BoxList } from './BoxList.tsx';
 import { numberIn } from './numberIn.ts';
 import { Figure } from './StockTable.tsx';
 import type { WorkshopPartProps } from './WorkshopScreen.tsx';
@@ -12,13 +14,6 @@ const KINDS: Readonly<Record<EquipmentKind, string>> = {
   fitting: 'fitting',
   feeder: 'feeder',
   tool: 'tool',
-};
-const CONDITIONS: Readonly<Record<Condition, string>> = {
-  new: 'new',
-  good: 'good',
-  worn: 'worn',
-  broken: 'broken',
-  toClean: 'to be cleaned',
 };
 const EMPTY = { kind: 'frame', name: '', count: '', finish: '', condition: 'good', place: '', missing: '' };
 
@@ -33,10 +28,9 @@ export function Register({ workshop, onSave }: WorkshopPartProps) {
   return (
     <section aria-label="Register">
       <h2 className="eyebrow">Register</h2>
+      <BoxList />
       {register.length === 0 ? (
-        <p className="text-soft">
-          Nothing is kept yet: frames by kind, spare dividers, feeders. Boxes themselves stand in the yard.
-        </p>
+        <p className="text-soft">Nothing else is kept yet: frames by kind, spare dividers, feeders.</p>
       ) : (
         <div className="overflow-x-auto">
           <table className="w-full min-w-[40rem]">
@@ -71,7 +65,7 @@ export function Register({ workshop, onSave }: WorkshopPartProps) {
                       value={line.condition}
                       onChange={({ target }) => void change(line, { condition: target.value as Condition })}
                     >
-                      {Object.entries(CONDITIONS).map(([key, name]) => (
+                      {Object.entries(conditionWords).map(([key, name]) => (
                         <option key={key} value={key}>
                           {name}
                         </option>
@@ -151,7 +145,7 @@ function NewLine({ onAdd }: { onAdd: (line: Equipment) => Promise<boolean> }) {
       {choice('kind', 'kind', KINDS)}
       {field('name', 'name', 'w-44')}
       {field('count', 'how many', 'w-20')}
-      {choice('condition', 'condition', CONDITIONS)}
+      {choice('condition', 'condition', conditionWords)}
       {field('finish', 'finish', 'w-28')}
       {field('place', 'place', 'w-28')}
       {field('missing', 'missing', 'w-36')}

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { ConditionForm } from './ConditionForm.tsx';
 import { History } from './History.tsx';
 import { NoteForm } from './NoteForm.tsx';
 import { SensorLines } from './SensorLines.tsx';
@@ -64,6 +65,7 @@ export function BoxSlip({
           </li>
         ))}
       </ul>
+      <ConditionForm box={box} />
       {isToday && <SensorLines label={box.label} />}
       {isToday && <NoteForm box={box.id} title={box.label} />}
       {isToday && !holdsBees && (

@@ -1,5 +1,5 @@
 import type { Entry } from '@yellow-cell/contract';
-import { compassPoint, failWords, fateWords, type YardState } from '@yellow-cell/core';
+import { compassPoint, conditionWords, failWords, fateWords, type YardState } from '@yellow-cell/core';
 
 /** An entry in a few words. */
 export function eventLine(event: Entry, state: YardState): string {
@@ -10,6 +10,8 @@ export function eventLine(event: Entry, state: YardState): string {
       return `Placed on stand ${event.payload.stand}, front to the ${compassPoint(event.payload.bearing_deg)}`;
     case 'boxTakenApart':
       return 'Taken apart';
+    case 'boxInspected':
+      return `Looked at: ${conditionWords[event.payload.condition]}${event.payload.missing ? `, missing ${event.payload.missing}` : ''}`;
     case 'buildTicked':
       return event.payload.done
         ? `Build: ${event.payload.step} done`

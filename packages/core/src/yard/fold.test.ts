@@ -223,6 +223,19 @@ describe('a box being built', () => {
   });
 });
 
+describe('a box looked at', () => {
+  it('is in the condition last seen, as of the day', () => {
+    const seen = (on: string, condition: 'good' | 'worn', missing: string) =>
+      told('boxInspected', on, { box: 'box-1', finish: 'oil', condition, missing });
+    const built = told('boxBuilt', '2026-05-01', { box: 'box-1', label: 'B1', design: DESIGN, version: 1 });
+    const events = [seen('2026-05-20', 'worn', 'one disc'), built, seen('2026-05-10', 'good', '')];
+    const on = (day: string) => fold(known, events, day).boxes.get('box-1')?.inspected;
+    expect(on('2026-05-05')).toBeUndefined();
+    expect(on('2026-05-15')).toMatchObject({ condition: 'good', on: '2026-05-10' });
+    expect(on('2026-05-21')).toMatchObject({ condition: 'worn', missing: 'one disc' });
+  });
+});
+
 describe('colonies', () => {
   it('that abscond leave an empty compartment, which can be stocked again', () => {
     const events = [...begun(CELL), told('failed', '2026-05-18', { ...OF, reason: 'absconded' })];

@@ -1,4 +1,12 @@
-import type { Design, FailReason, LogEvent, QueenFate, Status, WeatherDay } from '@yellow-cell/contract';
+import type {
+  Condition,
+  Design,
+  FailReason,
+  LogEvent,
+  QueenFate,
+  Status,
+  WeatherDay,
+} from '@yellow-cell/contract';
 import type { Day } from '../calendar/days.ts';
 
 /** What the fold of events says of the boxes concerned, as of a day. */
@@ -25,6 +33,8 @@ export interface BoxState {
   takenApartOn?: Day;
   /** Steps of its build that are done, with the day. */
   buildSteps?: Readonly<Record<string, Day>>;
+  /** As it was last looked at. */
+  inspected?: { on: Day; finish: string; condition: Condition; missing: string };
 }
 
 export interface Colony {

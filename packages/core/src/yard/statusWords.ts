@@ -1,4 +1,4 @@
-import type { FailReason, QueenFate, Status } from '@yellow-cell/contract';
+import type { Condition, FailReason, QueenFate, Status } from '@yellow-cell/contract';
 
 export const statusWords: Readonly<Record<Status, string>> = {
   empty: 'empty',
@@ -31,4 +31,13 @@ export const fateWords: Readonly<Record<QueenFate, string>> = {
   colony: 'to a colony',
   culled: 'culled',
   died: 'died',
+};
+
+/** What a box or a part is like. */
+export const conditionWords: Readonly<Record<Condition, string>> = {
+  new: 'new',
+  good: 'good',
+  worn: 'worn',
+  broken: 'broken',
+  toClean: 'to be cleaned',
 };

@@ -74,6 +74,14 @@ const tellers: { [K in EventKind]: Teller<K> } = {
     return undefined;
   },
 
+  boxInspected({ boxes }, { payload }, on) {
+    const box = standingBox(boxes, payload.box, on);
+    if (typeof box === 'string') return box;
+    const { finish, condition, missing } = payload;
+    boxes.set(box.id, { ...box, inspected: { on, finish, condition, missing } });
+    return undefined;
+  },
+
   stocked(telling, { payload }, on) {
     const box = standingBox(telling.boxes, payload.box, on);
     if (typeof box === 'string') return box;
