@@ -11,6 +11,11 @@ const examples: { [K in EventKind]: unknown } = {
   boxBuilt: { box: A, label: 'B7', design: B, version: 1 },
   boxPlaced: { box: A, yard: B, stand: '2', east_m: 0, north_m: 3.5, bearing_deg: 359.5 },
   boxTakenApart: { box: A },
+  dividerSet: { box: A, board: 'board-7', stands: false },
+  entranceSet: { box: A, entrance: 'entrance-9', state: 'vent' },
+  fed: { box: A, colony: B, feed: 'syrup21', amount_kg: 1.5 },
+  stripsPut: { box: A, colony: B, product: 'Strips', outBy: '2026-07-12' },
+  stripsOut: { box: A, colony: B },
   boxInspected: { box: A, finish: 'linseed', condition: 'good', missing: '' },
   buildTicked: { box: A, step: 'cut', done: true },
   stocked: {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { EntranceState } from './compute.ts';
 import { CalendarDate, Id, Instant, name, PartId, text, Zone } from './primitives.ts';
-import { FailReason, QueenFate } from './status.ts';
+import { FailReason, Feed, QueenFate } from './status.ts';
 import { Condition } from './workshop.ts';
 
 const count = (what: string, max: number) =>
@@ -44,6 +45,18 @@ export const payloads = {
   buildTicked: z.strictObject({ box: Id, step: name(40), done: z.boolean() }),
   /** What a box is like: its finish, its condition, what is missing of it. */
   boxInspected: z.strictObject({ box: Id, finish: text(80), condition: Condition, missing: text(200) }),
+  /** A divider, follower or dummy of the design pulled, or set back into its place. */
+  dividerSet: z.strictObject({ box: Id, board: PartId, stands: z.boolean() }),
+  /** A disc turned, a slide moved. */
+  entranceSet: z.strictObject({ box: Id, entrance: PartId, state: EntranceState }),
+  fed: z.strictObject({
+    ...inColony,
+    feed: Feed,
+    amount_kg: z.number().gt(0, 'Feed weighs more than 0 kg.').max(30, 'More than 30 kg is not fed at once.'),
+  }),
+  /** Strips or the like put in, with the day by which their label wants them out. */
+  stripsPut: z.strictObject({ ...inColony, product: name(80), outBy: CalendarDate }),
+  stripsOut: z.strictObject(inColony),
   stocked: z.strictObject({
     ...inColony,
     bays: z.array(PartId).min(1),
@@ -105,6 +118,11 @@ export const Entry = z.discriminatedUnion('kind', [
   entryOf('boxTakenApart'),
   entryOf('buildTicked'),
   entryOf('boxInspected'),
+  entryOf('dividerSet'),
+  entryOf('entranceSet'),
+  entryOf('fed'),
+  entryOf('stripsPut'),
+  entryOf('stripsOut'),
   entryOf('stocked'),
   entryOf('cellGiven'),
   entryOf('cellOpened'),

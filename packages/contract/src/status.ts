@@ -30,3 +30,7 @@ export type FailReason = z.infer<typeof FailReason>;
 
 export const QueenFate = z.enum(['sold', 'bank', 'colony', 'culled', 'died']);
 export type QueenFate = z.infer<typeof QueenFate>;
+
+/** What is fed: syrup by its sugar to water, and solid feed. */
+export const Feed = z.enum(['syrup11', 'syrup21', 'fondant', 'patty', 'drySugar', 'storesFrame']);
+export type Feed = z.infer<typeof Feed>;

@@ -37,6 +37,9 @@ export const DueKind = z.enum([
   'harvest',
   'settleFailed',
   'lookAfterCombining',
+  'openEntrance',
+  'refillFeed',
+  'stripsOut',
 ]);
 export type DueKind = z.infer<typeof DueKind>;
 

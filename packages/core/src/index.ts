@@ -132,7 +132,7 @@ export {
   type WinterForecast,
   type WinterPlan,
 } from './winter/forecast.ts';
-export { compartmentsOf, designOf, type StandingCompartment } from './yard/compartments.ts';
+export { compartmentsOf, designOf, drawnDesign, type StandingCompartment } from './yard/compartments.ts';
 export { futureProblem } from './yard/entryProblem.ts';
 export {
   type Expectation,
@@ -147,6 +147,7 @@ export {
 export { chronicle, fold, foldChronicle } from './yard/fold.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
 export type { Attempt, BoxState, Colony, Designs, Known, Round, YardState } from './yard/state.ts';
-export { conditionWords, failWords, fateWords, statusWords } from './yard/statusWords.ts';
+export { conditionWords, failWords, fateWords, feedWords, statusWords } from './yard/statusWords.ts';
 export { subjectsOf } from './yard/subjects.ts';
 export { type StatusEvent, statusAfter, transitions, transitionTable } from './yard/transitions.ts';
+export { type BoxChange, warningsOf } from './yard/warnings.ts';

@@ -1,13 +1,15 @@
 import type { FailReason, QueenFate } from '@yellow-cell/contract';
-import { failWords, fateWords, plusDays, showDay } from '@yellow-cell/core';
+import { failWords, fateWords, plusDays, showDay, warningsOf } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
+import { FeedForm, StripsForm } from './CareForms.tsx';
 import { type ActionProps, Form, type FormProps } from './Form.tsx';
 import { StockForm } from './StockForm.tsx';
+import { Warned } from './Warned.tsx';
 
-export type FormKind = 'stock' | 'cell' | 'pattern' | 'fail' | 'take' | 'combine';
+export type FormKind = 'stock' | 'cell' | 'pattern' | 'fail' | 'take' | 'combine' | 'feed' | 'strips';
 
 /** The small form of an action that asks something first. */
 export function ActionForm({ kind, ...props }: FormProps & { kind: FormKind }) {
@@ -24,6 +26,10 @@ export function ActionForm({ kind, ...props }: FormProps & { kind: FormKind }) {
       return <TakeForm {...props} />;
     case 'combine':
       return <CombineForm {...props} />;
+    case 'feed':
+      return <FeedForm {...props} />;
+    case 'strips':
+      return <StripsForm {...props} />;
   }
 }
 
@@ -41,17 +47,31 @@ function CellForm(props: FormProps) {
   const ripe = (graftedOn: string) => plusDays(graftedOn, view.constants.cellToRipe_d);
   const likely = rounds.find(({ graftedOn }) => ripe(graftedOn) <= view.on);
   const [round, setRound] = useState(likely?.id ?? '');
-  const give = () =>
+  const colony = compartment.colony?.id ?? '';
+  const warnings = warningsOf(view.state, view.designs, boxView.box, { kind: 'cell', colony });
+  const give = (reason?: string) =>
     send('cell given', [
-      draft('cellGiven', {
-        box: boxView.box.id,
-        colony: compartment.colony?.id ?? '',
-        attempt: newId(),
-        ...(round ? { round } : {}),
-      }),
+      draft(
+        'cellGiven',
+        { box: boxView.box.id, colony, attempt: newId(), ...(round ? { round } : {}) },
+        reason,
+      ),
     ]);
+  const [asked, setAsked] = useState(false);
+  if (asked)
+    return (
+      <Warned
+        warnings={warnings}
+        onKeep={async (reason) => void (await give(reason))}
+        onCancel={() => setAsked(false)}
+      />
+    );
   return (
-    <Form save="Cell given" onSave={give} onCancel={onCancel}>
+    <Form
+      save="Cell given"
+      onSave={() => (warnings.length > 0 ? setAsked(true) : void give())}
+      onCancel={onCancel}
+    >
       <SelectField
         label="From round"
         value={round}

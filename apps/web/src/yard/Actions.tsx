@@ -61,7 +61,23 @@ export function Actions({ view, boxView, compartment, title }: ActionProps) {
   );
 }
 
-function offersFor({ box }: BoxView, { status, colony, attempt, urgency, first }: CompartmentView): Offer[] {
+/** The likely ones for what it is, and the care that any bees may want. */
+function offersFor(boxView: BoxView, compartment: CompartmentView): Offer[] {
+  const { colony, first, urgency } = compartment;
+  const likely = likelyFor(boxView, compartment);
+  if (!colony) return likely;
+  const of = { box: boxView.box.id, colony: colony.id };
+  const feed: Offer = { name: 'Fed…', act: 'feed' };
+  const strips: Offer = colony.strips
+    ? { name: 'Strips out', act: draft('stripsOut', of) }
+    : { name: 'Strips in…', act: 'strips' };
+  const due = urgency === 'due' || urgency === 'overdue' ? first?.kind : undefined;
+  if (due === 'stripsOut') return [strips, ...likely, feed];
+  if (due === 'refillFeed') return [feed, ...likely, strips];
+  return [...likely, feed, strips];
+}
+
+function likelyFor({ box }: BoxView, { status, colony, attempt, urgency, first }: CompartmentView): Offer[] {
   if (!colony) return [{ name: 'Stock it…', act: 'stock' }];
   const of = {
     box: box.id,

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { BoxParts } from './BoxParts.tsx';
 import { ConditionForm } from './ConditionForm.tsx';
 import { History } from './History.tsx';
 import { NoteForm } from './NoteForm.tsx';
@@ -12,13 +13,8 @@ import { useChoice } from './useChoice.ts';
 import type { BoxView, YardView } from './useYard.ts';
 
 /** A whole box: where it stands, what its compartments hold, its story. */
-export function BoxSlip({
-  view,
-  boxView: { box, designName, compartments, model },
-}: {
-  view: YardView;
-  boxView: BoxView;
-}) {
+export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView }) {
+  const { box, designName, compartments, model } = boxView;
   const { choose } = useChoice();
   const { isToday } = useAsOf();
   const log = useLog();
@@ -65,6 +61,7 @@ export function BoxSlip({
           </li>
         ))}
       </ul>
+      {isToday && <BoxParts view={view} boxView={boxView} />}
       <ConditionForm box={box} />
       {isToday && <SensorLines label={box.label} />}
       {isToday && <NoteForm box={box.id} title={box.label} />}

@@ -1,5 +1,14 @@
 import type { Entry } from '@yellow-cell/contract';
-import { compassPoint, conditionWords, failWords, fateWords, type YardState } from '@yellow-cell/core';
+import {
+  compassPoint,
+  conditionWords,
+  failWords,
+  fateWords,
+  feedWords,
+  showDay,
+  type YardState,
+} from '@yellow-cell/core';
+import { entranceWords } from './entranceWords.ts';
 
 /** An entry in a few words. */
 export function eventLine(event: Entry, state: YardState): string {
@@ -10,6 +19,16 @@ export function eventLine(event: Entry, state: YardState): string {
       return `Placed on stand ${event.payload.stand}, front to the ${compassPoint(event.payload.bearing_deg)}`;
     case 'boxTakenApart':
       return 'Taken apart';
+    case 'dividerSet':
+      return event.payload.stands ? 'Divider set' : 'Divider pulled';
+    case 'entranceSet':
+      return `Entrance turned to ${entranceWords[event.payload.state]}`;
+    case 'fed':
+      return `Fed ${event.payload.amount_kg} kg of ${feedWords[event.payload.feed]}`;
+    case 'stripsPut':
+      return `${event.payload.product} put in, out by ${showDay(event.payload.outBy)}`;
+    case 'stripsOut':
+      return 'Strips taken out';
     case 'boxInspected':
       return `Looked at: ${conditionWords[event.payload.condition]}${event.payload.missing ? `, missing ${event.payload.missing}` : ''}`;
     case 'buildTicked':

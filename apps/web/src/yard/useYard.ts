@@ -48,6 +48,7 @@ export interface YardView {
   yard: Yard;
   on: Day;
   state: YardState;
+  designs: Known['designs'];
   /** Boxes that stand in the yard on the day shown, in the order of their labels. */
   boxes: readonly BoxView[];
   weather: Weather;
@@ -100,7 +101,7 @@ export function useYard(yard: Yard): YardView {
     [state, known, weather, constants, on, today, yard.id],
   );
   const more = log.hasNextPage ? () => void log.fetchNextPage() : undefined;
-  return { yard, on, state, boxes, weather, constants, more };
+  return { yard, on, state, designs: known.designs, boxes, weather, constants, more };
 }
 
 const NO_WEATHER: Weather = new Map();

@@ -101,5 +101,27 @@ export const watchingConstants = {
     [9, 11],
     'Cells are ripe and moved',
   ),
+  openFrom_d: constant(
+    1,
+    'days from shutting',
+    'Handbook 6, rules that raise work',
+    [0, 5],
+    'First day to open a shut entrance',
+  ),
+  openTo_d: constant(
+    3,
+    'days from shutting',
+    'Handbook 6, rules that raise work',
+    [1, 7],
+    'Last good day to open it',
+  ),
+  feedUse_kgDay: constant(
+    0.15,
+    'kg a day',
+    'Handbook 5, giving cells, for a kilogram of bees and its brood',
+    [0.02, 1],
+    'Feed that a small colony takes',
+  ),
+  feedLate_d: constant(3, 'days', 'Our estimate', [0, 14], 'Days after that until it is late'),
   intervalShare: constant(0.9, 'share', words, [0.5, 0.99], 'Share of the interval shown beside a take rate'),
 } as const;

@@ -1,6 +1,7 @@
 import type { DesignContent, Status } from '@yellow-cell/contract';
 import { deriveBox } from '../box/model.ts';
 import { compartmentNames } from '../box/names.ts';
+import { withoutPart, withPart } from '../box/parts.ts';
 import type { Day } from '../calendar/days.ts';
 import type { Attempt, BoxState, Colony, Designs, YardState } from './state.ts';
 
@@ -16,8 +17,33 @@ export interface StandingCompartment {
   attempt?: Attempt;
 }
 
-export function designOf(designs: Designs, box: BoxState): DesignContent | undefined {
+/** The box as it was drawn. */
+export function drawnDesign(designs: Designs, box: BoxState): DesignContent | undefined {
   return designs.get(box.design)?.versions.find(({ number }) => number === box.version)?.content;
+}
+
+/** The box as it stands: without the dividers that were pulled, its entrances as they were turned. */
+export function designOf(designs: Designs, box: BoxState): DesignContent | undefined {
+  const drawn = drawnDesign(designs, box);
+  return drawn && standing(drawn, box);
+}
+
+/** Standing designs are kept by what was changed: the drawing of a box is derived once, however often it is folded. */
+const kept = new WeakMap<DesignContent, Map<string, DesignContent>>();
+function standing(drawn: DesignContent, { pulled = [], entranceStates = {} }: BoxState): DesignContent {
+  if (pulled.length === 0 && Object.keys(entranceStates).length === 0) return drawn;
+  const key = JSON.stringify([pulled, Object.entries(entranceStates).sort()]);
+  const known = kept.get(drawn) ?? new Map<string, DesignContent>();
+  kept.set(drawn, known);
+  const found = known.get(key);
+  if (found) return found;
+  const without = pulled.reduce(withoutPart, drawn);
+  const made = Object.entries(entranceStates).reduce(
+    (design, [id, state]) => withPart(design, id, { state }),
+    without,
+  );
+  known.set(key, made);
+  return made;
 }
 
 /** The compartments of a box in order from x = 0, named by its bearing where it has been placed. */

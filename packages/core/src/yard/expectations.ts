@@ -3,6 +3,7 @@ import { type Day, earlier, later, plusDays } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
 import type { Constants } from '../constants/registry.ts';
 import type { Attempt, Colony } from './state.ts';
+import { feedWords } from './statusWords.ts';
 
 /** Work that a colony expects, with its window and the reason in plain words. */
 export interface Expectation {
@@ -159,6 +160,47 @@ const lookAfterCombining: Rule = ({ colony, constants }) => {
   };
 };
 
+const openEntrance: Rule = ({ colony, constants }) => {
+  if (!colony.shutOn) return undefined;
+  const from = plusDays(colony.shutOn, constants.openFrom_d);
+  return {
+    kind: 'openEntrance',
+    title: 'Open the shut entrance',
+    from,
+    expected: from,
+    to: plusDays(colony.shutOn, constants.openTo_d),
+    reason: `No bee gets out since ${showDay(colony.shutOn)}. One to three days keep them at home; longer, and they want feed, water and air.${colony.fed ? '' : ' Nothing is recorded as fed.'}`,
+  };
+};
+
+const refillFeed: Rule = ({ colony, constants }) => {
+  if (!colony.fed) return undefined;
+  const { on, feed, amount_kg } = colony.fed;
+  const lasts = Math.max(1, Math.round(amount_kg / constants.feedUse_kgDay));
+  return {
+    kind: 'refillFeed',
+    title: 'See whether they want feed',
+    from: plusDays(on, lasts),
+    expected: plusDays(on, lasts),
+    to: plusDays(on, lasts + constants.feedLate_d),
+    reason: `${amount_kg} kg of ${feedWords[feed]} given ${showDay(on)}; a small colony takes about ${constants.feedUse_kgDay} kg a day.`,
+    lapses: true,
+  };
+};
+
+const stripsOut: Rule = ({ colony }) => {
+  if (!colony.strips) return undefined;
+  const { on, product, outBy } = colony.strips;
+  return {
+    kind: 'stripsOut',
+    title: 'Take the strips out',
+    from: plusDays(outBy, -2),
+    expected: outBy,
+    to: outBy,
+    reason: `${product} put in ${showDay(on)}; left past the weeks of their label, strips breed resistance.`,
+  };
+};
+
 const rules: readonly Rule[] = [
   giveCell,
   searchWildCells,
@@ -169,6 +211,9 @@ const rules: readonly Rule[] = [
   harvest,
   settleFailed,
   lookAfterCombining,
+  openEntrance,
+  refillFeed,
+  stripsOut,
 ];
 
 const awaitsEggs = ({ status }: Colony): boolean => status === 'cellGiven' || status === 'virgin';

@@ -1,7 +1,9 @@
 import type {
   Condition,
   Design,
+  EntranceState,
   FailReason,
+  Feed,
   LogEvent,
   QueenFate,
   Status,
@@ -33,6 +35,9 @@ export interface BoxState {
   takenApartOn?: Day;
   /** Steps of its build that are done, with the day. */
   buildSteps?: Readonly<Record<string, Day>>;
+  /** Dividers, followers and dummies that do not stand, and entrances not in their drawn state. */
+  pulled?: readonly string[];
+  entranceStates?: Readonly<Record<string, EntranceState>>;
   /** As it was last looked at. */
   inspected?: { on: Day; finish: string; condition: Condition; missing: string };
 }
@@ -48,6 +53,10 @@ export interface Colony {
   /** The attempt now in it, or the last one. */
   attempt?: string;
   combinedOn?: Day;
+  /** Since when no bee gets out of its compartment. */
+  shutOn?: Day;
+  fed?: { on: Day; feed: Feed; amount_kg: number };
+  strips?: { on: Day; product: string; outBy: Day };
   ended?: { on: Day; how: 'combined' | 'queenTaken' | 'lost' };
 }
 

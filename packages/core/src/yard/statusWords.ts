@@ -1,4 +1,4 @@
-import type { Condition, FailReason, QueenFate, Status } from '@yellow-cell/contract';
+import type { Condition, FailReason, Feed, QueenFate, Status } from '@yellow-cell/contract';
 
 export const statusWords: Readonly<Record<Status, string>> = {
   empty: 'empty',
@@ -40,4 +40,13 @@ export const conditionWords: Readonly<Record<Condition, string>> = {
   worn: 'worn',
   broken: 'broken',
   toClean: 'to be cleaned',
+};
+
+export const feedWords: Readonly<Record<Feed, string>> = {
+  syrup11: 'syrup 1:1',
+  syrup21: 'syrup 2:1',
+  fondant: 'fondant',
+  patty: 'patty',
+  drySugar: 'dry sugar',
+  storesFrame: 'stores in the comb',
 };

@@ -1,8 +1,10 @@
 import type { Entry, EventKind, WeatherDay } from '@yellow-cell/contract';
-import { bayIdsOf } from '../box/stack.ts';
+import { bayIdsOf, bodiesOf } from '../box/stack.ts';
 import { type Day, daysBetween } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
 import type { Constants } from '../constants/registry.ts';
+import { drawnDesign } from './compartments.ts';
+import { reckonShut, regroup } from './regroup.ts';
 import type { Attempt, BoxState, Colony, Known, Round } from './state.ts';
 import { statusWords } from './statusWords.ts';
 import { type StatusEvent, statusAfter } from './transitions.ts';
@@ -82,6 +84,68 @@ const tellers: { [K in EventKind]: Teller<K> } = {
     return undefined;
   },
 
+  dividerSet(telling, { payload }, on) {
+    const box = standingBox(telling.boxes, payload.box, on);
+    if (typeof box === 'string') return box;
+    const drawn = drawnDesign(telling.known.designs, box);
+    const boards = drawn ? bodiesOf(drawn).flatMap((body) => body.boards) : [];
+    if (!boards.some(({ id }) => id === payload.board))
+      return `Box ${box.label} has no divider of that name.`;
+    const pulled = box.pulled ?? [];
+    if (!pulled.includes(payload.board) === payload.stands)
+      return `That divider of box ${box.label} ${payload.stands ? 'stands' : 'is out'} already.`;
+    const after = payload.stands
+      ? pulled.filter((id) => id !== payload.board)
+      : [...pulled, payload.board].sort();
+    const next: BoxState = { ...box, pulled: after };
+    telling.boxes.set(box.id, next);
+    regroup(telling, next, on);
+    reckonShut(telling, next, on);
+    return undefined;
+  },
+
+  entranceSet(telling, { payload }, on) {
+    const box = standingBox(telling.boxes, payload.box, on);
+    if (typeof box === 'string') return box;
+    const drawn = drawnDesign(telling.known.designs, box);
+    const entrances = drawn ? bodiesOf(drawn).flatMap((body) => body.entrances) : [];
+    if (!entrances.some(({ id }) => id === payload.entrance))
+      return `Box ${box.label} has no entrance of that name.`;
+    const next: BoxState = {
+      ...box,
+      entranceStates: { ...box.entranceStates, [payload.entrance]: payload.state },
+    };
+    telling.boxes.set(box.id, next);
+    reckonShut(telling, next, on);
+    return undefined;
+  },
+
+  fed(telling, { payload }, on) {
+    const found = livingColony(telling, payload, on);
+    if (typeof found === 'string') return found;
+    const { feed, amount_kg } = payload;
+    telling.colonies.set(found.id, { ...found, fed: { on, feed, amount_kg } });
+    return undefined;
+  },
+
+  stripsPut(telling, { payload }, on) {
+    const found = livingColony(telling, payload, on);
+    if (typeof found === 'string') return found;
+    if (payload.outBy <= on) return 'Strips come out after the day they are put in.';
+    const { product, outBy } = payload;
+    telling.colonies.set(found.id, { ...found, strips: { on, product, outBy } });
+    return undefined;
+  },
+
+  stripsOut(telling, { payload }, on) {
+    const found = livingColony(telling, payload, on);
+    if (typeof found === 'string') return found;
+    if (!found.strips) return 'No strips are in that compartment.';
+    const { strips: _, ...rest } = found;
+    telling.colonies.set(found.id, rest);
+    return undefined;
+  },
+
   stocked(telling, { payload }, on) {
     const box = standingBox(telling.boxes, payload.box, on);
     if (typeof box === 'string') return box;
@@ -106,6 +170,7 @@ const tellers: { [K in EventKind]: Teller<K> } = {
       status,
       since: on,
     });
+    reckonShut(telling, box, on);
     return undefined;
   },
 
@@ -228,6 +293,20 @@ function standingBox(boxes: ReadonlyMap<string, BoxState>, id: string, on: Day):
 function baysOf({ known }: Telling, box: BoxState): string[] {
   const version = known.designs.get(box.design)?.versions.find(({ number }) => number === box.version);
   return version ? bayIdsOf(version.content) : [];
+}
+
+/** The colony of an entry that changes no status, or why the entry cannot be. */
+function livingColony(
+  { boxes, colonies }: Telling,
+  payload: { box: string; colony: string },
+  on: Day,
+): Colony | string {
+  const box = standingBox(boxes, payload.box, on);
+  if (typeof box === 'string') return box;
+  const colony = colonies.get(payload.colony);
+  if (!colony || colony.box !== box.id || colony.ended)
+    return `There were no such bees in box ${box.label} on ${showDay(on)}.`;
+  return colony;
 }
 
 /** The living colony that an entry is about and the status it would have after, or why the entry cannot be. */

@@ -1,0 +1,170 @@
+import type { LogEvent } from '@yellow-cell/contract';
+import { describe, expect, it } from 'vitest';
+import { bodiesOf } from '../box/stack.ts';
+import { defaultConstants } from '../constants/registry.ts';
+import { compartmentsOf } from './compartments.ts';
+import { expectationsOf } from './expectations.ts';
+import { fold } from './fold.ts';
+import { bays, begun, known, threeWayDesign, told } from './story.test.kit.ts';
+import { warningsOf } from './warnings.ts';
+
+const body = threeWayDesign().versions.flatMap(({ content }) => bodiesOf(content))[0];
+if (!body) throw new Error('No body.');
+const [left, right] = body.boards.map(({ id }) => id) as [string, string];
+const stocked = (on: string, colony: string, at: number) =>
+  told('stocked', on, {
+    box: 'box-1',
+    colony,
+    bays: bays.slice(at, at + 1),
+    frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+    shakes: 1,
+    openBrood: false,
+  });
+const pulled = (on: string, board: string, stands = false) =>
+  told('dividerSet', on, { box: 'box-1', board, stands });
+const turned = (on: string, entrance: string, state: 'open' | 'vent') =>
+  told('entranceSet', on, { box: 'box-1', entrance, state });
+const on = (events: readonly LogEvent[], day: string) => {
+  const state = fold(known, events, day);
+  const box = state.boxes.get('box-1');
+  if (!box) throw new Error('No box.');
+  return { state, box, compartments: compartmentsOf(state, known.designs, box) };
+};
+// A cell given on 10 May in the first compartment, whose queen lays by the 24th; bees alone in the second.
+const story = [
+  ...begun('2026-05-10'),
+  told('eggsSeen', '2026-05-24', { box: 'box-1', colony: 'colony-1' }),
+  stocked('2026-05-20', 'colony-2', 1),
+];
+
+describe('a divider pulled', () => {
+  it('makes two compartments one, and the colony whose queen is surer keeps its name and history', () => {
+    const before = on(story, '2026-05-30');
+    expect(before.compartments.map(({ status }) => status)).toEqual(['laying', 'stocked', 'empty']);
+    const after = on([...story, pulled('2026-05-28', left)], '2026-05-30');
+    expect(after.compartments.map(({ status, frames }) => [status, frames])).toEqual([
+      ['laying', 6],
+      ['empty', 3],
+    ]);
+    expect(after.state.colonies.get('colony-2')?.ended).toEqual({ on: '2026-05-28', how: 'combined' });
+    expect(after.compartments[0]?.colony).toMatchObject({ id: 'colony-1', combinedOn: '2026-05-28' });
+    expect(on([...story, pulled('2026-05-28', left)], '2026-05-27').compartments).toHaveLength(3);
+  });
+
+  it('and set again leaves the bees on the larger side, and comes to the same if it is withdrawn', () => {
+    const out = pulled('2026-05-28', left);
+    const again = on([...story, out, pulled('2026-05-29', left, true)], '2026-05-30');
+    expect(again.compartments.map(({ status }) => status)).toEqual(['laying', 'empty', 'empty']);
+    const withdrawn = told('withdrawn', '2026-05-30', {}, { corrects: out.id });
+    expect(on([...story, out, withdrawn], '2026-05-30').compartments).toEqual(
+      on(story, '2026-05-30').compartments,
+    );
+  });
+
+  it('cannot be pulled twice, nor one that the design has not', () => {
+    const settle = (event: LogEvent) =>
+      fold(known, [...story, pulled('2026-05-28', left), event], '2026-05-30').toSettle;
+    expect(settle(pulled('2026-05-29', left))[0]?.sentence).toContain('is out already');
+    expect(settle(pulled('2026-05-29', 'board-99'))[0]?.sentence).toContain('no divider');
+    expect(settle(turned('2026-05-29', 'entrance-99', 'open'))[0]?.sentence).toContain('no entrance');
+  });
+
+  it('is warned about before: colonies that join, a queen that meets a cell, and nothing where nobody lives', () => {
+    const { state, box } = on(story, '2026-05-30');
+    const said = (board: string) =>
+      warningsOf(state, known.designs, box, { kind: 'divider', board, stands: false });
+    expect(said(left)[0]?.sentence).toContain('2 colonies (laying and stocked');
+    expect(said(right)).toEqual([]);
+    const both = on(
+      [...story, told('cellGiven', '2026-05-25', { box: 'box-1', colony: 'colony-2', attempt: 'a2' })],
+      '2026-05-26',
+    );
+    const kinds = warningsOf(both.state, known.designs, both.box, {
+      kind: 'divider',
+      board: left,
+      stands: false,
+    }).map(({ kind }) => kind);
+    expect(kinds).toContain('queenMeetsCell');
+  });
+
+  it('lets a cell beside a queen be warned about too', () => {
+    const { state, box } = on([...story, pulled('2026-05-28', right)], '2026-05-30');
+    expect(warningsOf(state, known.designs, box, { kind: 'cell', colony: 'colony-2' })).toEqual([]);
+    expect(
+      warningsOf(state, known.designs, box, { kind: 'cell', colony: 'colony-1' }).map(({ kind }) => kind),
+    ).toContain('queenMeetsCell');
+  });
+});
+
+describe('an entrance turned', () => {
+  const front = body.entrances.filter(({ side }) => side === 'front').map(({ id }) => id);
+  it('to vent on every hole shuts a colony in: due to be opened in one to three days, and a warning before', () => {
+    const [low, high] = front as [string, string];
+    const { state, box } = on([...story, turned('2026-05-29', low, 'vent')], '2026-05-29');
+    expect(state.colonies.get('colony-2')?.shutOn).toBeUndefined();
+    expect(
+      warningsOf(state, known.designs, box, { kind: 'entrance', entrance: high, state: 'vent' }).map(
+        ({ kind }) => kind,
+      ),
+    ).toEqual(['noFlight']);
+    const shut = on(
+      [...story, turned('2026-05-29', low, 'vent'), turned('2026-05-29', high, 'vent')],
+      '2026-05-31',
+    );
+    const colony = shut.state.colonies.get('colony-2');
+    expect(colony?.shutOn).toBe('2026-05-29');
+    const due = colony
+      ? expectationsOf(colony, undefined, new Map(), defaultConstants).find(
+          ({ kind }) => kind === 'openEntrance',
+        )
+      : undefined;
+    expect(due).toMatchObject({
+      from: '2026-05-30',
+      to: '2026-06-01',
+      reason: expect.stringContaining('Nothing is recorded as fed'),
+    });
+    const opened = on(
+      [
+        ...story,
+        turned('2026-05-29', low, 'vent'),
+        turned('2026-05-29', high, 'vent'),
+        turned('2026-05-30', low, 'open'),
+      ],
+      '2026-05-31',
+    );
+    expect(opened.state.colonies.get('colony-2')?.shutOn).toBeUndefined();
+  });
+});
+
+describe('feed and strips', () => {
+  it('are due again by what was given, and out by their label, until they are out', () => {
+    const of = { box: 'box-1', colony: 'colony-2' };
+    const events = [
+      ...story,
+      told('fed', '2026-05-25', { ...of, feed: 'syrup11', amount_kg: 0.9 }),
+      told('stripsPut', '2026-05-25', { ...of, product: 'Strips', outBy: '2026-07-06' }),
+    ];
+    const due = (all: readonly LogEvent[], day: string) => {
+      const colony = fold(known, all, day).colonies.get('colony-2');
+      return colony
+        ? expectationsOf(colony, undefined, new Map(), defaultConstants).map(({ kind, expected }) => [
+            kind,
+            expected,
+          ])
+        : [];
+    };
+    expect(due(events, '2026-05-26')).toEqual(
+      expect.arrayContaining([
+        ['refillFeed', '2026-05-31'],
+        ['stripsOut', '2026-07-06'],
+      ]),
+    );
+    const out = [...events, told('stripsOut', '2026-07-01', of)];
+    expect(due(out, '2026-07-02').map(([kind]) => kind)).not.toContain('stripsOut');
+    expect(
+      fold(known, [...story, told('stripsOut', '2026-06-01', of)], '2026-06-02').toSettle[0]?.sentence,
+    ).toContain('No strips');
+    const early = told('stripsPut', '2026-05-25', { ...of, product: 'S', outBy: '2026-05-20' });
+    expect(fold(known, [...story, early], '2026-06-02').toSettle[0]?.sentence).toContain('after the day');
+  });
+});

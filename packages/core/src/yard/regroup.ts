@@ -1,0 +1,64 @@
+import type { Status } from '@yellow-cell/contract';
+import { type Compartment, deriveBox, hasExit } from '../box/model.ts';
+import type { Day } from '../calendar/days.ts';
+import { designOf } from './compartments.ts';
+import type { BoxState, Colony, Known } from './state.ts';
+
+interface Colonies {
+  known: Known;
+  colonies: Map<string, Colony>;
+}
+/** Of two colonies that become one, the one whose queen is surer keeps its name and its attempt. */
+const SURER: readonly Status[] = [
+  'proven',
+  'laying',
+  'queenright',
+  'virgin',
+  'cellGiven',
+  'stocked',
+  'unknown',
+  'failed',
+];
+
+const compartmentsNow = ({ known }: Colonies, box: BoxState): readonly Compartment[] => {
+  const design = designOf(known.designs, box);
+  return design ? deriveBox(design).compartments : [];
+};
+const livingIn = ({ colonies }: Colonies, box: BoxState): Colony[] =>
+  [...colonies.values()].filter((colony) => colony.box === box.id && !colony.ended);
+
+/** What a changed divider makes of the colonies: those in one compartment are one, and one that is parted keeps its larger part. */
+export function regroup(told: Colonies, box: BoxState, on: Day): void {
+  const compartments = compartmentsNow(told, box);
+  for (const { bays } of compartments) {
+    const here = livingIn(told, box)
+      .filter((colony) => colony.bays.some((bay) => bays.includes(bay)))
+      .sort(
+        (a, b) => SURER.indexOf(a.status) - SURER.indexOf(b.status) || a.stockedOn.localeCompare(b.stockedOn),
+      );
+    const [stays, ...joins] = here;
+    if (!stays || joins.length === 0) continue;
+    for (const colony of joins)
+      told.colonies.set(colony.id, { ...colony, status: 'empty', since: on, ended: { on, how: 'combined' } });
+    const all = new Set([...stays.bays, ...joins.flatMap((colony) => colony.bays)]);
+    told.colonies.set(stays.id, { ...stays, bays: [...all], combinedOn: on });
+  }
+  for (const colony of livingIn(told, box)) {
+    const parts = compartments.filter(({ bays }) => colony.bays.some((bay) => bays.includes(bay)));
+    if (parts.length < 2) continue;
+    const larger = parts.reduce((most, each) => (each.frames.length > most.frames.length ? each : most));
+    told.colonies.set(colony.id, { ...colony, bays: colony.bays.filter((bay) => larger.bays.includes(bay)) });
+  }
+}
+
+/** Which colonies have no way out, and since when: told anew whenever a disc, a divider or the bees change. */
+export function reckonShut(told: Colonies, box: BoxState, on: Day): void {
+  const compartments = compartmentsNow(told, box);
+  for (const colony of livingIn(told, box)) {
+    const home = compartments.find(({ bays }) => colony.bays.some((bay) => bays.includes(bay)));
+    const out = home !== undefined && hasExit(home);
+    if (out === (colony.shutOn === undefined)) continue;
+    const { shutOn: _, ...rest } = colony;
+    told.colonies.set(colony.id, out ? rest : { ...rest, shutOn: on });
+  }
+}

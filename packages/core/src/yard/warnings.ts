@@ -1,0 +1,130 @@
+import type { DesignContent, Occupant, ReachQuestion, ReachWarning, Status } from '@yellow-cell/contract';
+import { deriveBox, hasExit, reachQuestionOf } from '../box/model.ts';
+import { reach } from '../reach/reach.ts';
+import { designOf } from './compartments.ts';
+import type { BoxState, Designs, YardState } from './state.ts';
+import { statusWords } from './statusWords.ts';
+
+/** A change to a box that is thought about before it is logged. */
+export type BoxChange =
+  | { kind: 'divider'; board: string; stands: boolean }
+  | { kind: 'entrance'; entrance: string; state: 'open' | 'reduced' | 'workersOnly' | 'vent' | 'closed' }
+  | { kind: 'cell'; colony: string };
+
+/** The box as it would stand after a change. */
+function changed(box: BoxState, change: BoxChange): BoxState {
+  if (change.kind === 'cell') return box;
+  if (change.kind === 'entrance')
+    return { ...box, entranceStates: { ...box.entranceStates, [change.entrance]: change.state } };
+  const others = (box.pulled ?? []).filter((id) => id !== change.board);
+  return { ...box, pulled: change.stands ? others : [...others, change.board].sort() };
+}
+
+/** What lives in a compartment, as the passages see it. */
+const OCCUPANT: Readonly<Partial<Record<Status, Occupant>>> = {
+  laying: 'queen',
+  proven: 'queen',
+  queenright: 'queen',
+  virgin: 'virgin',
+  cellGiven: 'ripeCell',
+};
+
+/**
+ * What a change to the live box would bring about that is not so already: two queens in one territory, a queen
+ * that meets a cell, bees without a way out (handbook 2, passages), and colonies that become one.
+ */
+export function warningsOf(
+  state: YardState,
+  designs: Designs,
+  box: BoxState,
+  change: BoxChange,
+): ReachWarning[] {
+  const after = changed(box, change);
+  const [drawn, next] = [designOf(designs, box), designOf(designs, after)];
+  if (!drawn || !next) return [];
+  const before = told(drawn, occupants(state, drawn, box));
+  const cell = change.kind === 'cell' ? [{ colony: change.colony, what: 'ripeCell' as const }] : [];
+  const fresh = beyond(told(next, occupants(state, next, box, cell)), before);
+  return [...joining(state, next, box, drawn), ...shutting(state, next, box, drawn), ...fresh];
+}
+
+const told = (design: DesignContent, living: ReachQuestion['occupants']): ReachWarning[] =>
+  reach(reachQuestionOf(deriveBox(design), living)).warnings;
+
+/** Warnings that are not so already: groups are named by their spaces, which a divider changes, so they are counted by kind. */
+function beyond(after: readonly ReachWarning[], before: readonly ReachWarning[]): ReachWarning[] {
+  const same = (a: ReachWarning, b: ReachWarning): boolean =>
+    a.kind === b.kind && a.spaces.join() === b.spaces.join();
+  const left = after.filter((warning) => !before.some((each) => same(each, warning)));
+  return left.filter(({ kind }, index) => {
+    const gone = before.filter(
+      (each) => each.kind === kind && !after.some((other) => same(other, each)),
+    ).length;
+    return left.slice(0, index + 1).filter((each) => each.kind === kind).length > gone;
+  });
+}
+
+function occupants(
+  { colonies }: YardState,
+  design: DesignContent,
+  box: BoxState,
+  added: readonly { colony: string; what: Occupant }[] = [],
+): ReachQuestion['occupants'] {
+  const { spaces } = deriveBox(design);
+  const here = [...colonies.values()].filter((colony) => colony.box === box.id && !colony.ended);
+  return here.flatMap((colony) => {
+    const space = spaces.find(({ bays }) => bays.some(({ id }) => colony.bays.includes(id)));
+    const given = added.filter((each) => each.colony === colony.id).map(({ what }) => what);
+    const what = OCCUPANT[colony.status];
+    return space ? [...(what ? [what] : []), ...given].map((each) => ({ in: space.id, what: each })) : [];
+  });
+}
+
+/** Colonies that stand apart now and would share a compartment. */
+function joining(
+  { colonies }: YardState,
+  next: DesignContent,
+  box: BoxState,
+  now: DesignContent,
+): ReachWarning[] {
+  const living = [...colonies.values()].filter((colony) => colony.box === box.id && !colony.ended);
+  const apart = deriveBox(now).compartments.length;
+  const { compartments } = deriveBox(next);
+  if (compartments.length >= apart) return [];
+  return compartments.flatMap(({ bays, spaces, name }): ReachWarning[] => {
+    const together = living.filter((colony) => colony.bays.some((bay) => bays.includes(bay)));
+    if (together.length < 2) return [];
+    const who = together.map(({ status }) => statusWords[status]).join(' and ');
+    return [
+      {
+        kind: 'twoQueens',
+        spaces: [...spaces],
+        sentence: `${together.length} colonies (${who}) become one in ${name.toLowerCase()}; strangers fight, and one queen may be lost.`,
+      },
+    ];
+  });
+}
+
+/** Colonies that have a way out now and would have none. */
+function shutting(
+  { colonies }: YardState,
+  next: DesignContent,
+  box: BoxState,
+  now: DesignContent,
+): ReachWarning[] {
+  const living = [...colonies.values()].filter((colony) => colony.box === box.id && !colony.ended);
+  const waysOut = (design: DesignContent, { bays: own }: (typeof living)[number]) =>
+    deriveBox(design).compartments.find(({ bays }) => own.some((bay) => bays.includes(bay)));
+  return living.flatMap((colony): ReachWarning[] => {
+    const after = waysOut(next, colony);
+    const before = waysOut(now, colony);
+    if (!after || !before || hasExit(after) || !hasExit(before)) return [];
+    return [
+      {
+        kind: 'noFlight',
+        spaces: [...after.spaces],
+        sentence: `The bees of ${after.name.toLowerCase()} have no way out then: they want feed, water and air, and to be let out within three days.`,
+      },
+    ];
+  });
+}
