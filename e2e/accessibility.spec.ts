@@ -10,12 +10,10 @@ const SCREENS = [
   '/ledger',
   '/rounds',
   '/winter',
-  '/figures',
-  '/workshop',
   '/nowhere',
 ];
 const THEMES = [
-  ['light', SCREENS],
+  ['light', [...SCREENS, '/figures', '/workshop']],
   ['dark', SCREENS],
   ['yard', ['/yard', '/bench/new', '/ledger']],
 ] as const;

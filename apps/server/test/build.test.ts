@@ -13,7 +13,7 @@ const entry = (kind: string, payload: object) => ({
   id: randomUUID(),
   kind,
   kindVersion: 1,
-  occurredAt: new Date().toISOString(),
+  occurredAt: '2026-05-20T10:00:00Z',
   zone: 'Europe/Vienna',
   person: 'Ann',
   device: 'bench',

@@ -1,6 +1,6 @@
 import { fittingNames } from '@yellow-cell/core';
-import { Figure } from './StockTable.tsx';
-import type { WorkshopPartProps } from './WorkshopScreen.tsx';
+import { Figure } from './Figure.tsx';
+import type { WorkshopPartProps } from './workshopPart.ts';
 
 /** What fittings cost, one by one. */
 export function FittingPrices({ workshop, onSave }: WorkshopPartProps) {

@@ -1,6 +1,6 @@
 import { usualPrinter } from '@yellow-cell/core';
-import { Figure } from './StockTable.tsx';
-import type { WorkshopPartProps } from './WorkshopScreen.tsx';
+import { Figure } from './Figure.tsx';
+import type { WorkshopPartProps } from './workshopPart.ts';
 
 const FIELDS = [
   ['width_mm', 'heated width, mm'],

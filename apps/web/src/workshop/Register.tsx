@@ -4,9 +4,9 @@ import { Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { BoxList } from './BoxList.tsx';
+import { Figure } from './Figure.tsx';
 import { numberIn } from './numberIn.ts';
-import { Figure } from './StockTable.tsx';
-import type { WorkshopPartProps } from './WorkshopScreen.tsx';
+import type { WorkshopPartProps } from './workshopPart.ts';
 
 const KINDS: Readonly<Record<EquipmentKind, string>> = {
   part: 'spare part',

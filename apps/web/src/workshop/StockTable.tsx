@@ -3,9 +3,10 @@ import { Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { MATERIALS } from '../build/materials.ts';
+import { Figure } from './Figure.tsx';
 import { PartMaterial } from './materialList.ts';
 import { numberIn } from './numberIn.ts';
-import type { WorkshopPartProps } from './WorkshopScreen.tsx';
+import type { WorkshopPartProps } from './workshopPart.ts';
 
 /** Sheets and boards: those bought as wanted, and pieces at hand. */
 export function StockTable({ workshop, onSave }: WorkshopPartProps) {
@@ -90,40 +91,6 @@ export function StockTable({ workshop, onSave }: WorkshopPartProps) {
         mm
       </div>
     </section>
-  );
-}
-
-interface FigureProps {
-  label: string;
-  value: number | null;
-  onChange: (value: number | null) => Promise<unknown>;
-}
-
-/** A number that is kept when it is left; empty is not known. */
-export function Figure({ label, value, onChange }: FigureProps) {
-  const [typed, setTyped] = useState<string>();
-  const text = typed ?? (value === null ? '' : String(value));
-  const parsed = text.trim() === '' ? null : numberIn(text);
-  const wrong = parsed !== null && (Number.isNaN(parsed) || parsed < 0);
-  const settle = async () => {
-    if (typed === undefined || wrong) return;
-    if (parsed !== value) await onChange(parsed);
-    setTyped(undefined);
-  };
-  return (
-    <input
-      aria-label={label}
-      aria-invalid={wrong}
-      inputMode="decimal"
-      className="field min-h-8 w-20 text-right"
-      value={text}
-      onChange={({ target }) => setTyped(target.value)}
-      onBlur={() => void settle()}
-      onKeyDown={({ key }) => {
-        if (key === 'Enter') void settle();
-        if (key === 'Escape') setTyped(undefined);
-      }}
-    />
   );
 }
 

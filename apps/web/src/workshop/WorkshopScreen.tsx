@@ -65,12 +65,6 @@ export function WorkshopScreen() {
   );
 }
 
-export interface WorkshopPartProps {
-  workshop: Workshop;
-  /** Tells whether it was kept. */
-  onSave: (change: Partial<Workshop>, words: string) => Promise<boolean>;
-}
-
 /** The version moves with every save; an undo writes over the newest. */
 const currentSettings = (fallback: Settings): Settings =>
   queries.getQueryData(sessionQuery.queryKey)?.settings ?? fallback;

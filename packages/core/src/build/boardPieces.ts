@@ -3,7 +3,7 @@ import { type PlacedBoard, rebatesOf, windowOf } from '../box/solids.ts';
 import { around, lengthOf, middleOf, type Span } from '../geometry/block.ts';
 import { MESH_MM } from './bodyPieces.ts';
 import type { Piece, PieceCut } from './piece.ts';
-import { ofBody, type Shop, stuffFor } from './pieces.ts';
+import { ofBody, type Shop, stuffFor } from './shop.ts';
 
 const NAMES = {
   tight: 'Divider',

@@ -3,7 +3,7 @@ import { grooveCuts, rebatesOf } from '../box/solids.ts';
 import type { PlacedBody } from '../box/stack.ts';
 import { type Block, lengthOf, type Span } from '../geometry/block.ts';
 import type { Piece, PieceCut } from './piece.ts';
-import { grainOf, ofBody, type Shop } from './pieces.ts';
+import { grainOf, ofBody, type Shop } from './shop.ts';
 
 /** Panes sit so deep in the boards beside them, with this play in the seat. */
 const SEAT_MM = 6;

@@ -2,7 +2,7 @@ import type { PlacedBody } from '../box/stack.ts';
 import { lengthOf, meets, type Span } from '../geometry/block.ts';
 import { MESH_MM } from './bodyPieces.ts';
 import type { Piece } from './piece.ts';
-import { grainOf, type Shop, stuffFor } from './pieces.ts';
+import { grainOf, type Shop, stuffFor } from './shop.ts';
 
 const TRAY_MM = 4;
 const RUNNER_MM = 15;

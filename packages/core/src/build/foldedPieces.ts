@@ -4,7 +4,7 @@ import { rebatesOf } from '../box/solids.ts';
 import { lengthOf, type Span } from '../geometry/block.ts';
 import { openingCuts } from './bodyPieces.ts';
 import type { Piece } from './piece.ts';
-import type { Shop } from './pieces.ts';
+import type { Shop } from './shop.ts';
 
 /** Corrugated sheet is seldom thicker; a wall drawn thicker carries its lugs on wooden rails outside. */
 const MOST_SHEET_MM = 5;

@@ -3,7 +3,7 @@ import { holeBlock, ROOF_RIM_MM } from '../box/solids.ts';
 import { type Block, common, middleOf, type Span } from '../geometry/block.ts';
 import { MESH_MM } from './bodyPieces.ts';
 import type { Piece, PieceCut } from './piece.ts';
-import { grainOf, type Shop, stuffFor } from './pieces.ts';
+import { grainOf, type Shop, stuffFor } from './shop.ts';
 
 /** Left free between two covers of one box, so that one lifts without the other. */
 const BETWEEN_LIDS_MM = 1;

@@ -1,21 +1,12 @@
-import type { DesignContent, Joint, Material, PartMaterial } from '@yellow-cell/contract';
-import { type BoxModel, deriveBox } from '../box/model.ts';
-import { bodyName } from '../box/spaces.ts';
+import type { DesignContent, Joint } from '@yellow-cell/contract';
+import { deriveBox } from '../box/model.ts';
 import { boardPieces } from './boardPieces.ts';
 import { bodyPieces } from './bodyPieces.ts';
 import { floorPieces } from './floorPieces.ts';
 import { foldedPieces } from './foldedPieces.ts';
 import { lidPieces } from './lidPieces.ts';
 import type { Piece } from './piece.ts';
-
-/** All that a joiner needs to know beside the design. */
-export interface Shop {
-  design: DesignContent;
-  model: BoxModel;
-  joint: Joint;
-  /** Mesh or excluder over the edge of its opening, on each side, in mm. */
-  over: number;
-}
+import type { Shop } from './shop.ts';
 
 /** Every piece of a box where it stands, in the order in which a box is named from below. */
 export function piecesOf(design: DesignContent, joint: Joint, over: number): Piece[] {
@@ -23,19 +14,3 @@ export function piecesOf(design: DesignContent, joint: Joint, over: number): Pie
   if (design.folding) return [...foldedPieces(shop), ...boardPieces(shop), ...lidPieces(shop)];
   return [...floorPieces(shop), ...bodyPieces(shop), ...boardPieces(shop), ...lidPieces(shop)];
 }
-
-/** Wood has a grain to keep; sheets, foam and plastic have none. */
-export const grainOf = (material: PartMaterial, axis: 'x' | 'y' | 'z') =>
-  material === 'pine' ? axis : undefined;
-
-/** Floors, dividers and lids are of the body's stuff, but never of glass or corrugated sheet. */
-export const stuffFor = (material: Material): Material =>
-  material === 'plastic' ? 'plastic' : material === 'pine' || material === 'plywood' ? 'plywood' : 'plywood';
-
-/** ", lower" and the like where a stack has several bodies. */
-export function ofBody({ model }: Shop, id: string): string {
-  const { bodies } = model.stack;
-  const placed = bodies.find(({ body }) => body.id === id);
-  return placed && bodies.length > 1 ? `, ${lower(bodyName(placed, bodies))}` : '';
-}
-const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);

@@ -9,7 +9,7 @@ import { GROUND, type HeatFace, heatNetwork, onGround } from './network.ts';
 import { type RowNetwork, rowOf, soleBox } from './row.ts';
 import { skyHeat } from './sky.ts';
 import { OUTSIDE, solveWarmth } from './warmth.ts';
-import { type WaterVerdict, waterIn } from './water.ts';
+import { type SurfaceTint, type WaterVerdict, waterIn } from './water.ts';
 
 /** A way that heat goes, with its share of all that a compartment loses. */
 export interface HeatPath {
@@ -33,10 +33,6 @@ export interface CompartmentPhysics {
   /** Shut in, with its flight entrances closed or on vent: how warm it gets, and when it passes the two limits. */
   shut: AirAnswer;
   water: MoistureAnswer & { verdict: WaterVerdict };
-}
-export interface SurfaceTint {
-  face: HeatFace;
-  surface_C: number;
 }
 export interface BoxPhysics {
   compartments: readonly CompartmentPhysics[];

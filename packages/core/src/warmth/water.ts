@@ -1,9 +1,14 @@
 import type { MoistureAnswer } from '@yellow-cell/contract';
 import { moisture } from '../air/moisture.ts';
 import type { Constants } from '../constants/registry.ts';
-import type { SurfaceTint } from './boxPhysics.ts';
 import type { Conditions } from './conditions.ts';
+import type { HeatFace } from './network.ts';
 
+/** A face with the temperature of its inner surface. */
+export interface SurfaceTint {
+  face: HeatFace;
+  surface_C: number;
+}
 export type WaterVerdict = 'dry' | 'runsDown' | 'drips';
 
 /**

@@ -1,7 +1,7 @@
 import type { DesignContent, Occupant, ReachQuestion, ReachWarning, Status } from '@yellow-cell/contract';
 import { deriveBox, hasExit, reachQuestionOf } from '../box/model.ts';
 import { reach } from '../reach/reach.ts';
-import { designOf } from './compartments.ts';
+import { compartmentsOf, designOf } from './compartments.ts';
 import type { BoxState, Designs, YardState } from './state.ts';
 import { statusWords } from './statusWords.ts';
 
@@ -45,7 +45,32 @@ export function warningsOf(
   const before = told(drawn, occupants(state, drawn, box));
   const cell = change.kind === 'cell' ? [{ colony: change.colony, what: 'ripeCell' as const }] : [];
   const fresh = beyond(told(next, occupants(state, next, box, cell)), before);
-  return [...joining(state, next, box, drawn), ...shutting(state, next, box, drawn), ...fresh];
+  const named = namesAfter(state, designs, after, next);
+  return [...joining(state, next, box, drawn), ...shutting(state, next, box, drawn), ...fresh].map(
+    (warning) => ({
+      ...warning,
+      sentence: named(warning.sentence),
+    }),
+  );
+}
+
+/** Spaces are called as the yard calls their compartment, not by their ids. */
+function namesAfter(
+  state: YardState,
+  designs: Designs,
+  box: BoxState,
+  design: DesignContent,
+): (sentence: string) => string {
+  const standing = compartmentsOf(state, designs, box);
+  const names = deriveBox(design).spaces.map(({ id, name, bays }) => {
+    const home = standing.find((each) => bays.some((bay) => each.bays.includes(bay.id)));
+    return [id, (home?.name ?? name).toLowerCase()] as const;
+  });
+  return (sentence) =>
+    names.reduce(
+      (said, [id, name]) => said.replaceAll(new RegExp(`(?<![\\w-])${id}(?![\\w-])`, 'g'), name),
+      sentence,
+    );
 }
 
 const told = (design: DesignContent, living: ReachQuestion['occupants']): ReachWarning[] =>
@@ -91,7 +116,7 @@ function joining(
   const apart = deriveBox(now).compartments.length;
   const { compartments } = deriveBox(next);
   if (compartments.length >= apart) return [];
-  return compartments.flatMap(({ bays, spaces, name }): ReachWarning[] => {
+  return compartments.flatMap(({ bays, spaces }): ReachWarning[] => {
     const together = living.filter((colony) => colony.bays.some((bay) => bays.includes(bay)));
     if (together.length < 2) return [];
     const who = together.map(({ status }) => statusWords[status]).join(' and ');
@@ -99,7 +124,7 @@ function joining(
       {
         kind: 'twoQueens',
         spaces: [...spaces],
-        sentence: `${together.length} colonies (${who}) become one in ${name.toLowerCase()}; strangers fight, and one queen may be lost.`,
+        sentence: `${together.length} colonies (${who}) become one in ${spaces[0]}; strangers fight, and one queen may be lost.`,
       },
     ];
   });
@@ -123,7 +148,7 @@ function shutting(
       {
         kind: 'noFlight',
         spaces: [...after.spaces],
-        sentence: `The bees of ${after.name.toLowerCase()} have no way out then: they want feed, water and air, and to be let out within three days.`,
+        sentence: `The bees of ${after.spaces[0]} have no way out then: they want feed, water and air, and to be let out within three days.`,
       },
     ];
   });
