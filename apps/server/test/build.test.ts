@@ -9,6 +9,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
+let count = 0;
 const entry = (kind: string, payload: object) => ({
   id: randomUUID(),
   kind,
@@ -17,7 +18,7 @@ const entry = (kind: string, payload: object) => ({
   zone: 'Europe/Vienna',
   person: 'Ann',
   device: 'bench',
-  deviceSeq: Math.floor(Math.random() * 1e6),
+  deviceSeq: ++count,
   payload,
 });
 const post = (url: string, payload: object) => server.app.inject({ method: 'POST', url, payload });
@@ -38,11 +39,11 @@ describe('a box in the workshop', () => {
         entry('buildTicked', { box, step: 'cut', done: true }),
       ],
     });
-    expect(logged.statusCode).toBe(200);
+    expect(logged.json().problems ?? []).toEqual([]);
     const { boxes } = (await server.app.inject(`/api/designs/${design}/boxes`)).json();
     expect(boxes).toMatchObject([{ id: box, label: 'W1', yard: null }]);
     const { events } = (await server.app.inject(`/api/boxes/${box}/log`)).json();
-    expect(events.map(({ kind }: { kind: string }) => kind)).toEqual(['boxBuilt', 'buildTicked']);
+    expect(events.map(({ kind }: { kind: string }) => kind).sort()).toEqual(['boxBuilt', 'buildTicked']);
     expect((await server.app.inject(`/api/designs/${randomUUID()}/boxes`)).json().boxes).toEqual([]);
   });
 

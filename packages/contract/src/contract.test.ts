@@ -16,6 +16,7 @@ const examples: { [K in EventKind]: unknown } = {
   fed: { box: A, colony: B, feed: 'syrup21', amount_kg: 1.5 },
   stripsPut: { box: A, colony: B, product: 'Strips', outBy: '2026-07-12' },
   stripsOut: { box: A, colony: B },
+  workPutOff: { box: A, colony: B, work: 'harvest', until: null },
   boxInspected: { box: A, finish: 'linseed', condition: 'good', missing: '' },
   buildTicked: { box: A, step: 'cut', done: true },
   stocked: {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { EntranceState } from './compute.ts';
 import { CalendarDate, Id, Instant, name, PartId, text, Zone } from './primitives.ts';
-import { FailReason, Feed, QueenFate } from './status.ts';
+import { DueKind, FailReason, Feed, QueenFate } from './status.ts';
 import { Condition } from './workshop.ts';
 
 const count = (what: string, max: number) =>
@@ -57,6 +57,8 @@ export const payloads = {
   /** Strips or the like put in, with the day by which their label wants them out. */
   stripsPut: z.strictObject({ ...inColony, product: name(80), outBy: CalendarDate }),
   stripsOut: z.strictObject(inColony),
+  /** Work put off to a date, or dismissed for good; the note says why. */
+  workPutOff: z.strictObject({ ...inColony, work: DueKind, until: CalendarDate.nullable() }),
   stocked: z.strictObject({
     ...inColony,
     bays: z.array(PartId).min(1),
@@ -123,6 +125,7 @@ export const Entry = z.discriminatedUnion('kind', [
   entryOf('fed'),
   entryOf('stripsPut'),
   entryOf('stripsOut'),
+  entryOf('workPutOff'),
   entryOf('stocked'),
   entryOf('cellGiven'),
   entryOf('cellOpened'),

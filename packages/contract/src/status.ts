@@ -34,3 +34,20 @@ export type QueenFate = z.infer<typeof QueenFate>;
 /** What is fed: syrup by its sugar to water, and solid feed. */
 export const Feed = z.enum(['syrup11', 'syrup21', 'fondant', 'patty', 'drySugar', 'storesFrame']);
 export type Feed = z.infer<typeof Feed>;
+
+/** Work that a colony expects. */
+export const DueKind = z.enum([
+  'giveCell',
+  'searchWildCells',
+  'checkOpening',
+  'lookForEggs',
+  'declareFailed',
+  'scorePattern',
+  'harvest',
+  'settleFailed',
+  'lookAfterCombining',
+  'openEntrance',
+  'refillFeed',
+  'stripsOut',
+]);
+export type DueKind = z.infer<typeof DueKind>;

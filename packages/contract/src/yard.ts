@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { Design } from './design.ts';
 import { LogEvent } from './event.ts';
 import { CalendarDate, Id, Instant, name, Zone } from './primitives.ts';
-import { Status } from './status.ts';
+import { DueKind, Status } from './status.ts';
 import { Workshop } from './workshop.ts';
 
 export const YardFields = z.strictObject({
@@ -26,22 +26,6 @@ export const NewYard = YardFields.extend({ id: Id });
 export type NewYard = z.infer<typeof NewYard>;
 export const ChangedYard = YardFields.extend({ version: z.number().int().min(1) });
 export type ChangedYard = z.infer<typeof ChangedYard>;
-
-export const DueKind = z.enum([
-  'giveCell',
-  'searchWildCells',
-  'checkOpening',
-  'lookForEggs',
-  'declareFailed',
-  'scorePattern',
-  'harvest',
-  'settleFailed',
-  'lookAfterCombining',
-  'openEntrance',
-  'refillFeed',
-  'stripsOut',
-]);
-export type DueKind = z.infer<typeof DueKind>;
 
 /** One compartment as the read tables keep it: as things stand with all that is recorded. */
 export const CompartmentRow = z.strictObject({

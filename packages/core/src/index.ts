@@ -150,4 +150,5 @@ export type { Attempt, BoxState, Colony, Designs, Known, Round, YardState } from
 export { conditionWords, failWords, fateWords, feedWords, statusWords } from './yard/statusWords.ts';
 export { subjectsOf } from './yard/subjects.ts';
 export { type StatusEvent, statusAfter, transitions, transitionTable } from './yard/transitions.ts';
+export { type Spot, walkingOrder } from './yard/walk.ts';
 export { type BoxChange, warningsOf } from './yard/warnings.ts';

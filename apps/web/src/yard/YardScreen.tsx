@@ -10,6 +10,7 @@ import { BuildBox } from './BuildBox.tsx';
 import { CompartmentSlip } from './CompartmentSlip.tsx';
 import { NewYard } from './NewYard.tsx';
 import { Slip } from './Slip.tsx';
+import { TodayList } from './TodayList.tsx';
 import { useChoice } from './useChoice.ts';
 import { useYard, type YardView } from './useYard.ts';
 import { YardList } from './YardList.tsx';
@@ -45,7 +46,7 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const { box, bay, choose } = useChoice();
   const [params] = useSearchParams();
   const [adding, setAdding] = useState(false);
-  const [shown, setShown] = useState<'map' | 'list'>(() =>
+  const [shown, setShown] = useState<Shown>(() =>
     window.matchMedia('(max-width: 640px)').matches ? 'list' : 'map',
   );
   const chosenBox = view.boxes.find((each) => each.box.id === box);
@@ -75,7 +76,13 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
       <div className="flex min-h-0 min-w-0 flex-1 flex-col">
         <YardHead view={view} yards={yards} shown={shown} onShow={setShown} onAdd={() => setAdding(true)} />
         <div className="min-h-0 flex-1">
-          {shown === 'map' ? <YardMap view={view} /> : <YardList view={view} />}
+          {shown === 'today' ? (
+            <TodayList view={view} />
+          ) : shown === 'map' ? (
+            <YardMap view={view} />
+          ) : (
+            <YardList view={view} />
+          )}
         </div>
       </div>
       <Slip open={open} onClose={() => (adding ? setAdding(false) : choose())}>
@@ -85,11 +92,18 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   );
 }
 
+const VIEWS = [
+  ['today', 'Today'],
+  ['map', 'Map'],
+  ['list', 'List'],
+] as const;
+type Shown = (typeof VIEWS)[number][0];
+
 interface YardHeadProps {
   view: YardView;
   yards: readonly Yard[];
-  shown: 'map' | 'list';
-  onShow: (shown: 'map' | 'list') => void;
+  shown: Shown;
+  onShow: (shown: Shown) => void;
   onAdd: () => void;
 }
 
@@ -126,7 +140,7 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
         </button>
       </nav>
       <div role="group" aria-label="View" className="ml-auto flex gap-1">
-        {(['map', 'list'] as const).map((each) => (
+        {VIEWS.map(([each, name]) => (
           <button
             key={each}
             type="button"
@@ -134,7 +148,7 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
             onClick={() => onShow(each)}
             className={`border-b-3 px-2 pb-0.5 font-semibold ${shown === each ? 'border-yellow text-ink' : 'border-transparent text-soft'}`}
           >
-            {each === 'map' ? 'Map' : 'List'}
+            {name}
           </button>
         ))}
       </div>

@@ -29,6 +29,8 @@ export function eventLine(event: Entry, state: YardState): string {
       return `${event.payload.product} put in, out by ${showDay(event.payload.outBy)}`;
     case 'stripsOut':
       return 'Strips taken out';
+    case 'workPutOff':
+      return event.payload.until ? `Put off to ${showDay(event.payload.until)}` : 'Dismissed';
     case 'boxInspected':
       return `Looked at: ${conditionWords[event.payload.condition]}${event.payload.missing ? `, missing ${event.payload.missing}` : ''}`;
     case 'buildTicked':

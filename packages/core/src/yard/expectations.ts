@@ -27,8 +27,18 @@ export function expectationsOf(
   constants: Constants,
 ): Expectation[] {
   if (colony.ended) return [];
-  const raised = rules.flatMap((rule) => rule({ colony, attempt, weather, constants }) ?? []);
+  const raised = rules
+    .flatMap((rule) => rule({ colony, attempt, weather, constants }) ?? [])
+    .flatMap((each) => putOffBy(colony, each) ?? []);
   return raised.sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : 0));
+}
+
+/** Work that was dismissed is not asked for again; what was put off waits for its day. */
+function putOffBy({ putOff = {} }: Colony, work: Expectation): Expectation | undefined {
+  const until = putOff[work.kind];
+  if (until === null) return undefined;
+  if (until === undefined || until <= work.from) return work;
+  return { ...work, from: until, expected: later(until, work.expected), to: later(until, work.to) };
 }
 
 interface Case {

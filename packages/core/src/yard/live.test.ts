@@ -168,3 +168,27 @@ describe('feed and strips', () => {
     expect(fold(known, [...story, early], '2026-06-02').toSettle[0]?.sentence).toContain('after the day');
   });
 });
+
+describe('work', () => {
+  const of = { box: 'box-1', colony: 'colony-1' };
+  const due = (all: readonly LogEvent[], day: string) => {
+    const state = fold(known, all, day);
+    const colony = state.colonies.get('colony-1');
+    const attempt = state.attempts.get('attempt-1');
+    return colony ? expectationsOf(colony, attempt, new Map(), defaultConstants) : [];
+  };
+  it('put off waits for its day, dismissed is gone, and another status has work of its own', () => {
+    const kinds = (all: readonly LogEvent[]) => due(all, '2026-06-02').map(({ kind, from }) => [kind, from]);
+    expect(kinds(story)).toContainEqual(['scorePattern', '2026-06-02']);
+    const later = told('workPutOff', '2026-05-30', { ...of, work: 'scorePattern', until: '2026-06-06' });
+    expect(kinds([...story, later])).toContainEqual(['scorePattern', '2026-06-06']);
+    const never = told('workPutOff', '2026-05-30', { ...of, work: 'scorePattern', until: null });
+    expect(kinds([...story, never]).map(([kind]) => kind)).not.toContain('scorePattern');
+    const scored = told('patternScored', '2026-06-01', { ...of, pattern_pct: 90 });
+    expect(
+      fold(known, [...story, never, scored], '2026-06-02').colonies.get('colony-1')?.putOff,
+    ).toBeUndefined();
+    const past = told('workPutOff', '2026-05-30', { ...of, work: 'harvest', until: '2026-05-01' });
+    expect(fold(known, [...story, past], '2026-06-02').toSettle[0]?.sentence).toContain('still to come');
+  });
+});

@@ -1,6 +1,7 @@
 import type {
   Condition,
   Design,
+  DueKind,
   EntranceState,
   FailReason,
   Feed,
@@ -55,6 +56,8 @@ export interface Colony {
   combinedOn?: Day;
   /** Since when no bee gets out of its compartment. */
   shutOn?: Day;
+  /** Work put off to a day, or dismissed (null). */
+  putOff?: Readonly<Partial<Record<DueKind, Day | null>>>;
   fed?: { on: Day; feed: Feed; amount_kg: number };
   strips?: { on: Day; product: string; outBy: Day };
   ended?: { on: Day; how: 'combined' | 'queenTaken' | 'lost' };

@@ -146,6 +146,15 @@ const tellers: { [K in EventKind]: Teller<K> } = {
     return undefined;
   },
 
+  workPutOff(telling, { payload }, on) {
+    const found = livingColony(telling, payload, on);
+    if (typeof found === 'string') return found;
+    const { work, until } = payload;
+    if (until !== null && until <= on) return 'Work is put off to a day that is still to come.';
+    telling.colonies.set(found.id, { ...found, putOff: { ...found.putOff, [work]: until } });
+    return undefined;
+  },
+
   stocked(telling, { payload }, on) {
     const box = standingBox(telling.boxes, payload.box, on);
     if (typeof box === 'string') return box;
@@ -356,7 +365,10 @@ function observe(
     return 'The entry is about a cell that is not the one in this compartment.';
   const attempt = colony.attempt === undefined ? undefined : telling.attempts.get(colony.attempt);
   if (attempt && !attempt.taken && !attempt.failed) telling.attempts.set(attempt.id, change(attempt));
-  telling.colonies.set(colony.id, { ...colony, status, since: status === colony.status ? colony.since : on });
+  const { putOff: _, ...moved } = colony;
+  // What was put off belonged to the status before: another status has work of its own.
+  const same = status === colony.status;
+  telling.colonies.set(colony.id, same ? colony : { ...moved, status, since: on });
   return undefined;
 }
 

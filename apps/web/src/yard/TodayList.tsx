@@ -1,0 +1,140 @@
+import { showDay, showWindow, walkingOrder } from '@yellow-cell/core';
+import { useMemo, useState } from 'react';
+import { useAsOf } from '../app/now.ts';
+import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { Actions } from './Actions.tsx';
+import { PutOff } from './PutOff.tsx';
+import { UrgencyDot } from './SignKey.tsx';
+import { useChoice } from './useChoice.ts';
+import type { BoxView, CompartmentView, YardView } from './useYard.ts';
+
+type Order = 'urgency' | 'walk';
+
+interface Stop {
+  boxView: BoxView;
+  compartment: CompartmentView;
+}
+
+/** What is due now, by how pressing it is or in the order of a walk through the yard, each with its likely entries at hand. */
+export function TodayList({ view }: { view: YardView }) {
+  const [order, setOrder] = useState<Order>('urgency');
+  const stops = useMemo(() => stopsOf(view, order), [view, order]);
+  return (
+    <div className="h-full overflow-y-auto bg-sheet px-5 pb-16">
+      <div role="group" aria-label="Order" className="no-print flex flex-wrap items-center gap-2 py-2">
+        {(
+          [
+            ['urgency', 'Most pressing first'],
+            ['walk', 'As one walks'],
+          ] as const
+        ).map(([key, name]) => (
+          <button
+            key={key}
+            type="button"
+            aria-pressed={order === key}
+            className={`button min-h-11 ${order === key ? 'bg-glow' : 'font-normal'}`}
+            onClick={() => setOrder(key)}
+          >
+            {name}
+          </button>
+        ))}
+        <button type="button" className="button ml-auto min-h-11" onClick={() => window.print()}>
+          Print the list
+        </button>
+      </div>
+      {stops.length === 0 && (
+        <p className="py-3 text-soft">Nothing is due in this yard on {showDay(view.on)}.</p>
+      )}
+      <ol>
+        {stops.map(({ boxView, compartment }) => (
+          <StopLine
+            key={`${boxView.box.id} ${compartment.position}`}
+            view={view}
+            boxView={boxView}
+            compartment={compartment}
+          />
+        ))}
+      </ol>
+      {view.more && (
+        <button type="button" className="button mt-3" onClick={view.more}>
+          Show more boxes
+        </button>
+      )}
+    </div>
+  );
+}
+
+function stopsOf(view: YardView, order: Order): Stop[] {
+  const due = view.boxes.flatMap((boxView) =>
+    boxView.compartments
+      .filter(({ urgency }) => urgency === 'due' || urgency === 'overdue')
+      .map((compartment): Stop => ({ boxView, compartment })),
+  );
+  if (order === 'walk') {
+    const boxes = walkingOrder([...new Set(due.map(({ boxView }) => boxView))], ({ box }) => box.place);
+    return boxes.flatMap((box) => due.filter(({ boxView }) => boxView === box));
+  }
+  const pressing = ({ compartment: { urgency, first } }: Stop): string =>
+    `${urgency === 'overdue' ? 0 : 1}${first?.to ?? ''}`;
+  return due.sort((a, b) => pressing(a).localeCompare(pressing(b)));
+}
+
+function StopLine({ view, boxView, compartment }: Stop & { view: YardView }) {
+  const { choose } = useChoice();
+  const { isToday } = useAsOf();
+  const { first, urgency, status, colony } = compartment;
+  const [open, setOpen] = useState(false);
+  if (!first) return null;
+  const title = `${boxView.box.label} ${compartment.name}`;
+  return (
+    <li className="break-inside-avoid border-t border-hairline py-2">
+      <div className="flex items-start gap-2.5">
+        <span
+          aria-hidden
+          className="mt-1 hidden size-4 shrink-0 border border-[var(--ink)] print:inline-block"
+        />
+        <UrgencyDot urgency={urgency} />
+        <div className="min-w-0 flex-1">
+          <button
+            type="button"
+            className="-my-1 min-h-11 text-left hover:underline"
+            onClick={() => choose(boxView.box.id, compartment.bays[0])}
+          >
+            <StatusIcon status={status} /> <strong>{title}</strong>
+            {boxView.box.place && <span className="text-soft"> · stand {boxView.box.place.stand}</span>}
+          </button>
+          <p>
+            <strong>{first.title}.</strong> {first.reason}{' '}
+            <span className="text-soft">
+              {urgency === 'overdue'
+                ? `Overdue since ${showDay(first.to, view.on)}.`
+                : `${showWindow(first.from, first.to, view.on)}.`}
+            </span>
+          </p>
+          {isToday && (
+            <div className="no-print max-w-md">
+              {open ? (
+                <>
+                  <Actions view={view} boxView={boxView} compartment={compartment} title={title} />
+                  {colony && (
+                    <PutOff
+                      box={boxView.box.id}
+                      colony={colony.id}
+                      work={first.kind}
+                      title={`${title}: ${first.title}`}
+                      on={view.on}
+                    />
+                  )}
+                </>
+              ) : (
+                <button type="button" className="button mt-1 min-h-11" onClick={() => setOpen(true)}>
+                  Enter…
+                </button>
+              )}
+            </div>
+          )}
+        </div>
+      </div>
+    </li>
+  );
+}
