@@ -171,3 +171,28 @@ async function countStocked(
       event.kind === 'stocked' && event.payload.box === boxes[0].id,
   ).length;
 }
+
+test('the quick line shows what it understood, asks where it must, and warns before a queen is lost', async ({
+  page,
+}) => {
+  await page.goto('/yard');
+  await page.getByRole('button', { name: 'List' }).click();
+  const line = page.getByLabel('Find a box, a design or a yard');
+  await line.focus();
+  await line.fill('B3 fed 2 lb fondant');
+  await expect(page.getByText('Which compartment of B3?')).toBeVisible();
+  await page.getByRole('button', { name: 'Middle', exact: true }).click();
+  await page.getByRole('button', { name: /B3 Middle: fed 0.907 kg of fondant/ }).click();
+  await expect(page.getByText('B3 Middle: fed 0.907 kg of fondant')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await line.focus();
+  await line.fill('B7 pull divider 1');
+  await expect(page.getByText(/colonies .* become one/)).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Why it is done all the same').fill('Uniting them on purpose');
+  await page.getByRole('button', { name: 'Do it all the same' }).click();
+  await expect(page.getByText('B7: divider 1 pulled').first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /^B7 · / })).toHaveCount(2);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /^B7 · / })).toHaveCount(3);
+});

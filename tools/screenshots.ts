@@ -98,6 +98,15 @@ const shots: readonly Shot[] = [
   },
   { name: 'yard', path: '/yard', before: compartment('B7 Middle') },
   { name: 'yard-week-ahead', path: '/yard?on=2026-06-07', theme: 'dark' },
+  {
+    name: 'yard-live',
+    path: '/yard',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'B7', exact: true }).first().click();
+      await page.getByRole('button', { name: 'Pull it' }).first().click();
+      await page.getByText(/become one/).scrollIntoViewIfNeeded();
+    },
+  },
   { name: 'yard-list', path: '/yard', before: (page) => page.getByRole('button', { name: 'List' }).click() },
   { name: 'yard-phone', path: '/yard', phone: true, theme: 'yard' },
   {

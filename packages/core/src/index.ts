@@ -99,6 +99,13 @@ export { type TakeRate, takeRate } from './mating/takeRate.ts';
 export { nest, nestProblems, nestRounds } from './nest/nest.ts';
 export { TOLERANCE } from './numbers.ts';
 export { ProblemsError } from './problems.ts';
+export {
+  type QuickAct,
+  type QuickAnswer,
+  type QuickBox,
+  type QuickContext,
+  readQuickLine,
+} from './quick/quickLine.ts';
 export { type Random, seededRandom } from './random.ts';
 export { reach, reachProblems } from './reach/reach.ts';
 export { judgeFeed, reportOf } from './sensors/judge.ts';

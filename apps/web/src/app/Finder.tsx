@@ -1,9 +1,14 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { keepPreviousData, useQuery, useSuspenseQuery } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { type QuickAct, readQuickLine } from '@yellow-cell/core';
+import { useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { FIND, findLabel } from './find.ts';
+import { newId } from './ids.ts';
+import { QuickAnswer } from './QuickAnswer.tsx';
 import { designsQuery, findBoxesQuery, yardsQuery } from './queries.ts';
+import { useQuickYardOnScreen } from './quickContext.ts';
+import { type Draft, useLog } from './useLog.ts';
 
 interface Found {
   key: string;
@@ -19,6 +24,21 @@ export function Finder() {
   const navigate = useNavigate();
   const { search } = useLocation();
   const found = useFound(typed.trim());
+  const quick = useQuickYardOnScreen();
+  const answer = useMemo(
+    () => (quick && typed.trim() !== '' ? readQuickLine(typed, quick.context, newId) : undefined),
+    [typed, quick],
+  );
+  const warnings = useMemo(
+    () => (quick && answer?.is === 'entry' ? quick.warningsFor(answer.acts) : []),
+    [quick, answer],
+  );
+  const log = useLog();
+  const keep = (words: string, acts: readonly QuickAct[]) => {
+    setTyped('');
+    input.current?.blur();
+    void log(words, acts as readonly Draft[]);
+  };
   const go = (target: Found | null) => {
     if (!target) return;
     setTyped('');
@@ -38,6 +58,12 @@ export function Finder() {
           autoComplete="off"
           value={typed}
           onChange={({ target }) => setTyped(target.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' || answer?.is !== 'entry' || warnings.length > 0) return;
+            event.preventDefault();
+            event.stopPropagation();
+            keep(answer.words, answer.acts);
+          }}
         />
         <kbd
           aria-hidden
@@ -50,6 +76,15 @@ export function Finder() {
             static
             className="absolute right-0 z-30 mt-1 w-full min-w-72 rounded-lg border border-hairline bg-slip py-1 shadow-xl"
           >
+            {answer && answer.is !== 'search' && (
+              <QuickAnswer
+                answer={answer}
+                warnings={warnings}
+                onKeep={keep}
+                onCancel={() => setTyped('')}
+                onChoose={(choice) => setTyped(`${typed.trim()} ${choice}`)}
+              />
+            )}
             {found.map((each) => (
               <ComboboxOption
                 key={each.key}
@@ -60,7 +95,9 @@ export function Finder() {
                 <span className="text-soft">{each.what}</span>
               </ComboboxOption>
             ))}
-            {found.length === 0 && <p className="px-3 py-2 text-soft">Nothing is called “{typed.trim()}”.</p>}
+            {found.length === 0 && (answer === undefined || answer.is === 'search') && (
+              <p className="px-3 py-2 text-soft">Nothing is called “{typed.trim()}”.</p>
+            )}
           </ComboboxOptions>
         )}
       </div>

@@ -1,2 +1,2 @@
-export const FIND = 'Find a box or a design';
+export const FIND = 'Find, or enter: B7 west eggs';
 export const findLabel = 'Find a box, a design or a yard';

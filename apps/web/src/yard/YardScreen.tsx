@@ -12,6 +12,7 @@ import { NewYard } from './NewYard.tsx';
 import { Slip } from './Slip.tsx';
 import { TodayList } from './TodayList.tsx';
 import { useChoice } from './useChoice.ts';
+import { useQuickYard } from './useQuickYard.ts';
 import { useYard, type YardView } from './useYard.ts';
 import { YardList } from './YardList.tsx';
 import { YardMap } from './YardMap.tsx';
@@ -43,7 +44,9 @@ export function YardScreen() {
 
 function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const view = useYard(yard);
-  const { box, bay, choose } = useChoice();
+  const choice = useChoice();
+  const { box, bay, choose } = choice;
+  useQuickYard(view, choice);
   const [params] = useSearchParams();
   const [adding, setAdding] = useState(false);
   const [shown, setShown] = useState<Shown>(() =>

@@ -1,0 +1,62 @@
+import type { ReachWarning } from '@yellow-cell/contract';
+import type { QuickAnswer as Answer, QuickAct } from '@yellow-cell/core';
+import { ArrowRight, CircleHelp } from 'lucide-react';
+import { Warned } from '../yard/Warned.tsx';
+
+interface QuickAnswerProps {
+  answer: Exclude<Answer, { is: 'search' }>;
+  onChoose: (choice: string) => void;
+  onKeep: (words: string, acts: readonly QuickAct[]) => void;
+  /** What the entry would bring about; with any, it wants a reason. */
+  warnings: readonly ReachWarning[];
+  onCancel: () => void;
+}
+
+/** What a typed line was understood as, before it is kept; or what must be asked first. */
+export function QuickAnswer({ answer, warnings, onChoose, onKeep, onCancel }: QuickAnswerProps) {
+  if (answer.is === 'entry' && warnings.length > 0)
+    return (
+      <div className="px-3 py-1">
+        <strong>{answer.words}</strong>
+        <Warned
+          warnings={warnings}
+          onKeep={async (reason) => onKeep(answer.words, withReason(answer.acts, reason))}
+          onCancel={onCancel}
+        />
+      </div>
+    );
+  if (answer.is === 'entry')
+    return (
+      <button
+        type="button"
+        className="button button-main m-2 min-h-11 w-[calc(100%-1rem)] text-left"
+        onClick={() => onKeep(answer.words, answer.acts)}
+      >
+        <ArrowRight size={17} aria-hidden /> {answer.words}
+        <span className="ml-auto text-sm font-normal">Enter keeps it</span>
+      </button>
+    );
+  return (
+    <div className="px-3 py-2">
+      <p role="status" className="flex items-start gap-2">
+        <CircleHelp size={17} className="mt-0.5 shrink-0" aria-hidden /> {answer.question}
+      </p>
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        {answer.choices.map((choice) => (
+          <button
+            key={choice}
+            type="button"
+            className="button min-h-9 px-2 py-0.5"
+            onClick={() => onChoose(choice)}
+          >
+            {choice}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** The reason stays with every entry that it lets stand. */
+const withReason = (acts: readonly QuickAct[], reason: string): QuickAct[] =>
+  acts.map((act) => ({ ...act, note: act.note ? `${act.note} ${reason}` : reason }) as QuickAct);

@@ -1,0 +1,37 @@
+import type { QuickContext } from './quickLine.ts';
+
+/** A yard of three boxes: B7 in three, its east empty; B2 in two, both with bees; N1 undivided. */
+const comp = (name: string, colony?: string, attempt?: string) => ({
+  name,
+  colony,
+  attempt,
+  entrances: [`${name}-low`, `${name}-high`],
+});
+export const yard: QuickContext = {
+  today: '2026-05-31',
+  rounds: [
+    { id: 'round-11', number: 11 },
+    { id: 'round-12', number: 12 },
+  ],
+  boxes: [
+    {
+      id: 'b7',
+      label: 'B7',
+      boards: ['board-1', 'board-2'],
+      compartments: [comp('West', 'c1', 'a1'), comp('Middle', 'c2', 'a2'), comp('East')],
+    },
+    {
+      id: 'b2',
+      label: 'B2',
+      boards: ['board-1'],
+      compartments: [comp('West', 'c3', 'a3'), comp('East', 'c4')],
+    },
+    { id: 'n1', label: 'N1', boards: [], compartments: [comp('Whole', 'c5', 'a5')] },
+    {
+      id: 'b4',
+      label: 'B4',
+      boards: ['x', 'y', 'z'],
+      compartments: [comp('West', 'c6'), comp('Mid-west', 'c7'), comp('Mid-east', 'c8'), comp('East', 'c9')],
+    },
+  ],
+};
