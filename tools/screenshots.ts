@@ -102,7 +102,8 @@ const shots: readonly Shot[] = [
     name: 'yard-live',
     path: '/yard',
     before: async (page) => {
-      await page.getByRole('button', { name: 'B7', exact: true }).first().click();
+      await compartment('B7 Middle')(page);
+      await page.getByRole('heading', { name: /^B7/ }).getByRole('button').click();
       await page.getByRole('button', { name: 'Pull it' }).first().click();
       await page.getByText(/become one/).scrollIntoViewIfNeeded();
     },
