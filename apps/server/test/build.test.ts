@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { familyDesign } from '@yellow-cell/core';
+import { bodiesOf, familyDesign } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freshServer } from './bench.test.kit.ts';
 
@@ -91,5 +91,36 @@ describe('a box in the workshop', () => {
     ]);
     expect((await put({})).statusCode).toBe(200);
     expect((await server.app.inject('/api/session')).json().settings.workshop).toEqual(workshop);
+  });
+});
+
+describe('a box whose divider is pulled', () => {
+  it('has a compartment less in the read tables, and all of them again once that is withdrawn', async () => {
+    const [design, box, yard] = [randomUUID(), randomUUID(), randomUUID()];
+    await post('/api/designs', {
+      id: design,
+      name: 'Three',
+      version: { id: randomUUID(), content: familyDesign('threeWay'), note: '' },
+    });
+    await post('/api/yards', {
+      id: yard,
+      name: 'Live',
+      latitude_deg: 48,
+      longitude_deg: 15,
+      zone: 'Europe/Vienna',
+    });
+    const board = bodiesOf(familyDesign('threeWay'))[0]?.boards[0]?.id ?? '';
+    const place = { box, yard, stand: '1', east_m: 1, north_m: 1, bearing_deg: 180 };
+    const standing = [entry('boxBuilt', { box, label: 'L1', design, version: 1 }), entry('boxPlaced', place)];
+    const pulled = entry('dividerSet', { box, board, stands: false });
+    const entries = [...standing, pulled];
+    expect((await post('/api/events', { entries })).json().problems ?? []).toEqual([]);
+    const compartments = async () =>
+      (await server.app.inject(`/api/yards/${yard}/boxes`))
+        .json()
+        .boxes[0].compartments.map(({ frames }: { frames: number }) => frames);
+    expect(await compartments()).toEqual([6, 3]);
+    await post('/api/events', { entries: [{ ...entry('withdrawn', {}), corrects: pulled.id }] });
+    expect(await compartments()).toEqual([3, 3, 3]);
   });
 });

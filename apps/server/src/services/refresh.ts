@@ -89,7 +89,7 @@ function rowsOf(
           breeder_id,
           attempt,
           box,
-          framesIn(state, known, box, attempt),
+
           weatherAt(state, box),
           constantsFor(box),
         ),
@@ -108,7 +108,6 @@ function attemptRow(
   breeder_id: string,
   attempt: Attempt,
   box: BoxState,
-  frames: number,
   weather: Weather,
   constants: Constants,
 ): ReadRows['attempts'][number] {
@@ -118,7 +117,7 @@ function attemptRow(
     attempt_id: attempt.id,
     box_id: box.id,
     design_id: box.design,
-    frames,
+    frames: attempt.frames,
     round_id: attempt.round ?? null,
     given_on: attempt.givenOn,
     take_on: takeOn,
@@ -126,13 +125,6 @@ function attemptRow(
     fail_by: failBy(attempt, weather, constants),
     reason: attempt.failed?.reason ?? null,
   };
-}
-
-function framesIn(state: YardState, known: Known, box: BoxState, attempt: Attempt): number {
-  const compartment = compartmentsOf(state, known.designs, box).find(({ bays }) =>
-    attempt.bays.some((bay) => bays.includes(bay)),
-  );
-  return compartment?.frames ?? 0;
 }
 
 function weatherAt(state: YardState, box: BoxState): Weather {

@@ -183,7 +183,7 @@ function Group({ group, answer, boxes, alone, currency }: GroupProps) {
         <p>
           {answer.sheets.length} {answer.sheets.length === 1 ? 'sheet' : 'sheets'}
           {answer.sheets.length > answer.bound ? ` (by area alone ${answer.bound})` : ''},{' '}
-          {Math.round(answer.yield * 100)} % of them in parts
+          {Math.round(answer.yield * 100)} % in parts
           {cost ? `, ${currency} ${cost.toFixed(2)}` : ''}.{' '}
           {kept.length > 0 &&
             `Offcuts worth keeping: ${kept

@@ -49,6 +49,8 @@ describe('a divider pulled', () => {
     expect(after.state.colonies.get('colony-2')?.ended).toEqual({ on: '2026-05-28', how: 'combined' });
     expect(after.compartments[0]?.colony).toMatchObject({ id: 'colony-1', combinedOn: '2026-05-28' });
     expect(on([...story, pulled('2026-05-28', left)], '2026-05-27').compartments).toHaveLength(3);
+    // What the record says of the attempt does not change with the divider.
+    expect(after.state.attempts.get('attempt-1')).toMatchObject({ frames: 3, bays: bays.slice(0, 1) });
   });
 
   it('and set again leaves the bees on the larger side, and comes to the same if it is withdrawn', () => {

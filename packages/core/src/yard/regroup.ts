@@ -6,6 +6,7 @@ import type { BoxState, Colony, Known } from './state.ts';
 
 interface Colonies {
   known: Known;
+  boxes: ReadonlyMap<string, BoxState>;
   colonies: Map<string, Colony>;
 }
 /** Of two colonies that become one, the one whose queen is surer keeps its name and its attempt. */
@@ -61,4 +62,12 @@ export function reckonShut(told: Colonies, box: BoxState, on: Day): void {
     const { shutOn: _, ...rest } = colony;
     told.colonies.set(colony.id, out ? rest : { ...rest, shutOn: on });
   }
+}
+
+/** Frames of the compartment that a colony lives in now. */
+export function framesFor(told: Colonies, colony: Colony): number {
+  const box = told.boxes.get(colony.box);
+  const home =
+    box && compartmentsNow(told, box).find(({ bays }) => colony.bays.some((bay) => bays.includes(bay)));
+  return home?.frames.length ?? 0;
 }

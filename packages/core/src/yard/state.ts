@@ -68,6 +68,8 @@ export interface Attempt {
   colony: string;
   box: string;
   bays: readonly string[];
+  /** Of its compartment when the cell was given: dividers may move later, the record does not. */
+  frames: number;
   round?: string;
   givenOn: Day;
   openedOn?: Day;

@@ -4,7 +4,7 @@ import { type Day, daysBetween } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
 import type { Constants } from '../constants/registry.ts';
 import { drawnDesign } from './compartments.ts';
-import { reckonShut, regroup } from './regroup.ts';
+import { framesFor, reckonShut, regroup } from './regroup.ts';
 import type { Attempt, BoxState, Colony, Known, Round } from './state.ts';
 import { statusWords } from './statusWords.ts';
 import { type StatusEvent, statusAfter } from './transitions.ts';
@@ -193,6 +193,7 @@ const tellers: { [K in EventKind]: Teller<K> } = {
       colony: colony.id,
       box: colony.box,
       bays: colony.bays,
+      frames: framesFor(telling, colony),
       givenOn: on,
       patterns: [],
     };
