@@ -35,6 +35,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../bench/BenchScreen.tsx')).BenchScreen }),
           },
           {
+            path: 'yard/:yard/cards',
+            lazy: async () => ({ Component: (await import('../yard/CardsScreen.tsx')).CardsScreen }),
+          },
+          {
             path: 'yard/:yard?',
             lazy: async () => ({ Component: (await import('../yard/YardScreen.tsx')).YardScreen }),
           },

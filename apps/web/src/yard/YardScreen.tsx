@@ -2,7 +2,7 @@ import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
 import { showDay } from '@yellow-cell/core';
 import { useState } from 'react';
-import { NavLink, useLocation, useParams, useSearchParams } from 'react-router';
+import { Link, NavLink, useLocation, useParams, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
 import { useKeys } from '../app/useKeys.ts';
 import { BoxSlip } from './BoxSlip.tsx';
@@ -141,6 +141,11 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
         <button type="button" className="underline" onClick={onAdd}>
           Add a yard
         </button>
+        {boxes.length > 0 && (
+          <Link className="underline" to={`/yard/${yard.id}/cards${date ? `?on=${date}` : ''}`}>
+            Cards
+          </Link>
+        )}
       </nav>
       <div role="group" aria-label="View" className="ml-auto flex gap-1">
         {VIEWS.map(([each, name]) => (

@@ -1,0 +1,105 @@
+import { useSuspenseQuery } from '@tanstack/react-query';
+import type { Yard } from '@yellow-cell/contract';
+import { compassPoint, markWords, showDay, showWindow, sideBearing } from '@yellow-cell/core';
+import { Printer } from 'lucide-react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { yardsQuery } from '../app/queries.ts';
+import { BoxThumb } from '../drawing/BoxThumb.tsx';
+import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { QrCode } from './QrCode.tsx';
+import { statusLine } from './statusLine.ts';
+import { type BoxView, useYard, type YardView } from './useYard.ts';
+
+/** A card for each box of a yard, to print and pin under its lid. */
+export function CardsScreen() {
+  const { yard: wanted } = useParams();
+  const { data: yards } = useSuspenseQuery(yardsQuery);
+  const yard = yards.find(({ id }) => id === wanted);
+  return yard ? <Cards yard={yard} /> : <p className="p-6">There is no such yard.</p>;
+}
+
+function Cards({ yard }: { yard: Yard }) {
+  const view = useYard(yard);
+  const [params] = useSearchParams();
+  const only = params.get('box');
+  const boxes = view.boxes.filter(({ box }) => !only || box.id === only);
+  return (
+    <main className="h-full overflow-y-auto px-5 py-4 print:h-auto print:overflow-visible">
+      <div className="no-print mb-3 flex flex-wrap items-center gap-3">
+        <h1 className="text-xl">
+          Cards of{' '}
+          <Link className="underline" to={`/yard/${yard.id}`}>
+            {yard.name}
+          </Link>
+        </h1>
+        <p className="text-soft">
+          As of {showDay(view.on)}. The code opens the box on a phone that reaches this address.
+        </p>
+        {view.more && (
+          <button type="button" className="button" onClick={view.more}>
+            More boxes
+          </button>
+        )}
+        <button type="button" className="button button-main ml-auto" onClick={() => window.print()}>
+          <Printer size={17} aria-hidden /> Print
+        </button>
+      </div>
+      {boxes.length === 0 && <p className="text-soft">No box stands here.</p>}
+      <ul className="grid gap-4 sm:grid-cols-2 print:grid-cols-2 print:gap-2">
+        {boxes.map((boxView) => (
+          <Card key={boxView.box.id} view={view} boxView={boxView} />
+        ))}
+      </ul>
+    </main>
+  );
+}
+
+function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
+  const { box, design, designName, compartments, model } = boxView;
+  const address = `${window.location.origin}/yard/${view.yard.id}?box=${box.id}`;
+  return (
+    <li className="break-inside-avoid rounded-xl border-2 border-[var(--ink)] bg-slip p-3 print:rounded-none">
+      <div className="flex items-start gap-3">
+        <div className="min-w-0 flex-1">
+          <h2 className="text-3xl leading-tight">{box.label}</h2>
+          <p className="text-sm text-soft">
+            {designName}, version {box.version}
+          </p>
+          {box.place && (
+            <p className="text-sm text-soft">
+              {view.yard.name}, stand {box.place.stand}; front to the {compassPoint(box.place.bearing_deg)}
+            </p>
+          )}
+        </div>
+        <QrCode text={address} />
+      </div>
+      <BoxThumb design={design} width={300} height={150} />
+      <p className="text-center text-xs text-soft">
+        Seen from above, the front at the left; slots from the top.
+      </p>
+      <ol className="mt-1">
+        {compartments.map((compartment, index) => {
+          const entrances = model.compartments[index]?.entrances ?? [];
+          const marks = entrances.flatMap(({ opening: { mark } }) => (mark ? [markWords(mark)] : []));
+          const sides = [...new Set(entrances.map(({ opening: { side } }) => side))];
+          return (
+            <li key={compartment.position} className="border-t border-hairline py-1">
+              <StatusIcon status={compartment.status} size={16} /> <strong>{compartment.name}</strong>{' '}
+              {statusLine(compartment)}
+              <span className="block text-sm">
+                {compartment.frames} frames
+                {box.place && sides.length > 0
+                  ? `, flies ${sides.map((side) => compassPoint(sideBearing(box.place?.bearing_deg ?? 0, side))).join(' and ')}`
+                  : ''}
+                {marks.length > 0 ? `, mark: ${[...new Set(marks)].join(', ')}` : ''}
+                {compartment.first
+                  ? `; ${compartment.first.title.toLowerCase()} ${showWindow(compartment.first.from, compartment.first.to, view.on)}`
+                  : ''}
+              </span>
+            </li>
+          );
+        })}
+      </ol>
+    </li>
+  );
+}
