@@ -126,7 +126,7 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
           ? ` · ${today.max_C.toFixed(0)} °C, ${today.wind_ms.toFixed(0)} m/s, ${today.flying_h.toFixed(1)} h of flying weather`
           : ''}
       </p>
-      <nav aria-label="Yards" className="flex gap-3 text-sm">
+      <nav aria-label="Yards" className="no-print flex gap-3 text-sm">
         {yards
           .filter(({ id }) => id !== yard.id)
           .map(({ id, name }) => (
@@ -147,7 +147,7 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
           </Link>
         )}
       </nav>
-      <div role="group" aria-label="View" className="ml-auto flex gap-1">
+      <div role="group" aria-label="View" className="no-print ml-auto flex gap-1">
         {VIEWS.map(([each, name]) => (
           <button
             key={each}

@@ -41,6 +41,9 @@ describe('the quick line', () => {
     ]);
     expect(read('pull divider 2', here)).toMatchObject({ is: 'entry', words: 'B7: divider 2 pulled' });
     expect(read('B2 eggs', here)).toMatchObject({ is: 'ask' });
+    for (const looked of ['zzz', 'meadow', '12', 'middle'])
+      expect(read(looked, here)).toEqual({ is: 'search' });
+    expect(read('85%', here)).toMatchObject({ is: 'entry', words: 'B7 Middle: pattern 85 %' });
   });
 
   it('reads the same whatever the order of its words, and never loses an amount', () => {

@@ -65,6 +65,9 @@ export function readQuickLine(line: string, context: QuickContext, idFor: () => 
   const at = boxIn(tokens, context);
   if (!at) return tokens.some(isVerb) ? ask('Which box?') : { is: 'search' };
   const { box, rest } = at;
+  // On a box's page people still look for others: without its name a line must say that something was done.
+  if (!at.named && note === undefined && !tokens.some((word) => isVerb(word) || word.endsWith('%')))
+    return { is: 'search' };
   if (rest.length === 0 && note === undefined) return { is: 'search' };
   const where = compartmentIn(rest, box, at.chosen);
   const read = readWords(where.rest);
@@ -98,13 +101,13 @@ const isVerb = (word: string): boolean =>
 function boxIn(
   tokens: readonly string[],
   { boxes, chosen }: QuickContext,
-): { box: QuickBox; rest: string[]; chosen: number | undefined } | undefined {
+): { box: QuickBox; rest: string[]; chosen: number | undefined; named: boolean } | undefined {
   for (const [index, token] of tokens.entries()) {
     const box = boxes.find(({ label }) => label.toLowerCase() === token.toLowerCase());
-    if (box) return { box, rest: tokens.toSpliced(index, 1), chosen: undefined };
+    if (box) return { box, rest: tokens.toSpliced(index, 1), chosen: undefined, named: true };
   }
   const box = boxes.find(({ id }) => id === chosen?.box);
-  return box && { box, rest: [...tokens], chosen: chosen?.compartment };
+  return box && { box, rest: [...tokens], chosen: chosen?.compartment, named: false };
 }
 
 interface Where {
