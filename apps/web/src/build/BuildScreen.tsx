@@ -127,7 +127,9 @@ export function BuildScreen() {
       {view === 'steps' && (
         <StepsView steps={steps} parts={answer.parts} saved={saved} version={version.number} />
       )}
-      {view === 'weight' && <WeightView design={design} answer={answer} workshop={workshop} />}
+      {view === 'weight' && (
+        <WeightView design={design} answer={answer} workshop={workshop} constants={constants} />
+      )}
       {view === 'files' && (
         <FilesView design={design} name={saved.name} joint={joint} boxes={boxes} workshop={workshop} />
       )}

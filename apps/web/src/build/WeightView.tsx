@@ -1,12 +1,5 @@
 import type { DesignContent, PartsAnswer, Workshop } from '@yellow-cell/contract';
-import {
-  bedProblem,
-  defaultConstants,
-  deriveBox,
-  printerFor,
-  printPlan,
-  sheetGroups,
-} from '@yellow-cell/core';
+import { bedProblem, type Constants, deriveBox, printerFor, printPlan, sheetGroups } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { Notice } from '../parts/Notice.tsx';
@@ -15,10 +8,11 @@ interface WeightViewProps {
   design: DesignContent;
   answer: PartsAnswer;
   workshop: Workshop;
+  constants: Constants;
 }
 
 /** What a box weighs, and what it costs, per box and per compartment; printed parts with their time and plastic. */
-export function WeightView({ design, answer, workshop }: WeightViewProps) {
+export function WeightView({ design, answer, workshop, constants }: WeightViewProps) {
   const { weights } = answer;
   const compartments = deriveBox(design).compartments.filter(({ frames }) => frames.length > 0).length;
   const costs = useMemo(() => costsOf(answer, workshop), [answer, workshop]);
@@ -42,20 +36,20 @@ export function WeightView({ design, answer, workshop }: WeightViewProps) {
             </div>
           ))}
         </dl>
-        {weights.heaviestLift_kg > defaultConstants.liftAlone_kg ? (
+        {weights.heaviestLift_kg > constants.liftAlone_kg ? (
           <Notice kind="danger">{weights.sentence}</Notice>
         ) : (
           <p className="mt-1">{weights.sentence}</p>
         )}
         <p className="text-xs text-soft">
-          Parts by their volume and density; honey 1.65 g to the cm² of comb side; in the season combs are 35
-          % full. Handbook 4; change any of it in{' '}
+          Parts by their volume and density; honey {constants.honey_gcm2} g to the cm² of comb side; in the
+          season combs are {Math.round(constants.seasonShare * 100)} % full. Handbook 4; change any of it in{' '}
           <Link className="underline" to="/figures">
             Figures
           </Link>
           .
         </p>
-        {design.bed && <Printing design={design} workshop={workshop} />}
+        {design.bed && <Printing design={design} workshop={workshop} constants={constants} />}
       </section>
       <section>
         <h2 className="text-lg">Cost of one box</h2>
@@ -120,9 +114,9 @@ function costsOf(answer: PartsAnswer, workshop: Workshop) {
   return { lines: known.length === 0 ? [] : all, unknown: known.length < all.length };
 }
 
-function Printing({ design, workshop }: { design: DesignContent; workshop: Workshop }) {
+function Printing({ design, workshop, constants }: Omit<WeightViewProps, 'answer'>) {
   const printer = printerFor(design, workshop.printer);
-  const pieces = useMemo(() => printPlan(design, printer, defaultConstants), [design, printer]);
+  const pieces = useMemo(() => printPlan(design, printer, constants), [design, printer, constants]);
   const problem = bedProblem(pieces);
   const [hours, grams] = [
     pieces.reduce((sum, piece) => sum + piece.hours, 0),
