@@ -53,6 +53,7 @@ export { upgradeDesign } from './box/schemaVersion.ts';
 export { bodyName, type Space } from './box/spaces.ts';
 export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';
 export { standardBody, standardDesign } from './box/standardDesign.ts';
+export { boardNames } from './build/boardPieces.ts';
 export { fittingNames } from './build/fittings.ts';
 export { parts, partsProblems } from './build/parts.ts';
 export { bedProblem, printedSolids, printerFor, printPlan, usualPrinter } from './build/print.ts';

@@ -1,5 +1,5 @@
 import type { EntranceState, ReachWarning } from '@yellow-cell/contract';
-import { type BoxChange, bodiesOf, drawnDesign, warningsOf } from '@yellow-cell/core';
+import { type BoxChange, boardNames, bodiesOf, drawnDesign, warningsOf } from '@yellow-cell/core';
 import { useState } from 'react';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
 import { entranceWords } from './entranceWords.ts';
@@ -11,15 +11,6 @@ interface Pending {
   act: Draft;
   warnings: readonly ReachWarning[];
 }
-
-const BOARDS = {
-  tight: 'Divider',
-  excluder: 'Excluder divider',
-  screen: 'Screen divider',
-  open: 'Open divider',
-  follower: 'Follower',
-  dummy: 'Dummy',
-} as const;
 
 /** Dividers and entrances as they stand. What a change would bring about for those who live there is said before it is kept. */
 export function BoxParts({ view, boxView: { box } }: { view: YardView; boxView: BoxView }) {
@@ -59,7 +50,7 @@ export function BoxParts({ view, boxView: { box } }: { view: YardView; boxView: 
       <ul>
         {boards.map(({ id, kind }, index) => {
           const stands = !(box.pulled ?? []).includes(id);
-          const name = boards.length > 1 ? `${BOARDS[kind]} ${index + 1}` : BOARDS[kind];
+          const name = boards.length > 1 ? `${boardNames[kind]} ${index + 1}` : boardNames[kind];
           return (
             <li key={id} className="row-line items-center">
               <span>

@@ -5,7 +5,8 @@ import { MESH_MM } from './bodyPieces.ts';
 import type { Piece, PieceCut } from './piece.ts';
 import { ofBody, type Shop, stuffFor } from './shop.ts';
 
-const NAMES = {
+/** What a board is called by its kind. */
+export const boardNames = {
   tight: 'Divider',
   excluder: 'Excluder divider',
   screen: 'Screen divider',
@@ -41,7 +42,7 @@ function boardPiece(shop: Shop, placed: PlacedBoard): Piece {
   const slotted = board.slot !== null && !board.window;
   const material: PartMaterial = slotted ? sieveOf(board.kind) : stuffFor(body.body.material);
   return {
-    name: `${NAMES[board.kind]}${ofBody(shop, body.body.id)}`,
+    name: `${boardNames[board.kind]}${ofBody(shop, body.body.id)}`,
     of: board.id,
     material,
     thin: 'x',
