@@ -54,6 +54,7 @@ export { bodyName, type Space } from './box/spaces.ts';
 export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';
 export { standardBody, standardDesign } from './box/standardDesign.ts';
 export { boardNames } from './build/boardPieces.ts';
+export { fileName } from './build/fileName.ts';
 export { fittingNames } from './build/fittings.ts';
 export { parts, partsProblems } from './build/parts.ts';
 export { bedProblem, printedSolids, printerFor, printPlan, usualPrinter } from './build/print.ts';
@@ -100,13 +101,9 @@ export { type TakeRate, takeRate } from './mating/takeRate.ts';
 export { nest, nestProblems, nestRounds } from './nest/nest.ts';
 export { TOLERANCE } from './numbers.ts';
 export { ProblemsError } from './problems.ts';
-export {
-  type QuickAct,
-  type QuickAnswer,
-  type QuickBox,
-  type QuickContext,
-  readQuickLine,
-} from './quick/quickLine.ts';
+export type { QuickAct, QuickAnswer } from './quick/answer.ts';
+export type { QuickBox, QuickContext } from './quick/context.ts';
+export { readQuickLine, withChoice } from './quick/quickLine.ts';
 export { type Random, seededRandom } from './random.ts';
 export { reach, reachProblems } from './reach/reach.ts';
 export { judgeFeed, reportOf } from './sensors/judge.ts';

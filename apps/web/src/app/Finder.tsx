@@ -1,6 +1,6 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { keepPreviousData, useQuery, useSuspenseQuery } from '@tanstack/react-query';
-import { type QuickAct, readQuickLine } from '@yellow-cell/core';
+import { type QuickAct, readQuickLine, withChoice } from '@yellow-cell/core';
 import { useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { FIND, findLabel } from './find.ts';
@@ -82,7 +82,7 @@ export function Finder() {
                 warnings={warnings}
                 onKeep={keep}
                 onCancel={() => setTyped('')}
-                onChoose={(choice) => setTyped(`${typed.trim()} ${choice}`)}
+                onChoose={(choice) => answer.is === 'ask' && setTyped(withChoice(typed, answer, choice))}
               />
             )}
             {found.map((each) => (

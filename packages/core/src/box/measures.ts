@@ -1,4 +1,5 @@
 import type { Format } from '@yellow-cell/contract';
+import { defaultConstants } from '../constants/registry.ts';
 import { lengthOf } from '../geometry/block.ts';
 import type { FrameSolid } from './solids.ts';
 import type { Space } from './spaces.ts';
@@ -19,9 +20,8 @@ const WOOD_LENGTH_MM = 22;
 const WOOD_DEPTH_MM = 29;
 /** Worker cells to a cm² at 5.3 mm across flats. */
 const CELLS_PER_CM2 = 4.1;
-/** A comb side fully covered carries so many bees (handbook 5, bees), and full of honey weighs so much (handbook 4), to a cm². */
-const BEES_PER_CM2 = 1.25;
-const STORES_G_PER_CM2 = 1.65;
+/** Bees on a comb side that is fully covered, to a cm² (handbook 5, bees). */
+export const BEES_PER_CM2 = 1.25;
 const MM3_PER_LITRE = 1e6;
 
 /** Comb area of one side, in cm². */
@@ -37,7 +37,7 @@ export function measuresOf(spaces: readonly Space[], frames: readonly FrameSolid
     comb_cm2,
     cells: comb_cm2 * CELLS_PER_CM2,
     bees: comb_cm2 * BEES_PER_CM2,
-    stores_kg: (comb_cm2 * STORES_G_PER_CM2) / 1_000,
+    stores_kg: (comb_cm2 * defaultConstants.honey_gcm2) / 1_000,
   };
 }
 

@@ -23,6 +23,9 @@ export const mm = (value: number): Length => ({ mm: value });
 /** Slots that hold a queen and pass workers, and meshes that pass air (handbook 2, what a gap does). */
 export const EXCLUDER_SLOT_MM = 4.2;
 export const MESH_MM = 2.5;
+/** Panes of observation boxes, and insulated doors before them (handbook 4, glass). */
+export const PANE_MM = 4;
+export const DOOR_MM = 20;
 
 export function emptyBody(
   id: string,

@@ -1,15 +1,14 @@
 import type { Body, Side } from '@yellow-cell/contract';
+import { DOOR_MM, PANE_MM } from '../box/plainParts.ts';
 import { grooveCuts, rebatesOf } from '../box/solids.ts';
 import type { PlacedBody } from '../box/stack.ts';
-import { type Block, lengthOf, type Span } from '../geometry/block.ts';
+import { type Block, hull, lengthOf, type Span } from '../geometry/block.ts';
 import type { Piece, PieceCut } from './piece.ts';
 import { grainOf, ofBody, type Shop } from './shop.ts';
 
 /** Panes sit so deep in the boards beside them, with this play in the seat. */
 const SEAT_MM = 6;
-export const PANE_MM = 4;
 const RAIL_MM = 25;
-const DOOR_MM = 20;
 
 /** Boards of every body: sides along the whole length, ends between them, jointed as asked (handbook 4). */
 export const bodyPieces = (shop: Shop): Piece[] =>
@@ -287,7 +286,7 @@ function cheekPieces(shop: Shop, placed: PlacedBody): Piece[] {
   for (const { x, y, z } of solids) {
     const key = `${y[0].toFixed(3)} ${y[1].toFixed(3)}`;
     const known = whole.get(key);
-    whole.set(key, known ? { x: hull(known.x, x), y, z: hull(known.z, z) } : { x, y, z });
+    whole.set(key, known ? { x: hull([known.x, x]), y, z: hull([known.z, z]) } : { x, y, z });
   }
   const middle = (placed.inside.y[0] + placed.inside.y[1]) / 2;
   return [...whole.values()].map((block): Piece => {
@@ -304,7 +303,6 @@ function cheekPieces(shop: Shop, placed: PlacedBody): Piece[] {
     };
   });
 }
-const hull = (a: Span, b: Span): Span => [Math.min(a[0], b[0]), Math.max(a[1], b[1])];
 
 /** Mesh over every vent, larger than its opening on every side, on the inside of the wall. */
 function openingPieces({ model, over }: Shop, placed: PlacedBody): Piece[] {

@@ -1,6 +1,6 @@
 import type { Closure, DesignContent } from '@yellow-cell/contract';
 import { deriveBox } from '../box/model.ts';
-import { type Block, lengthOf, middleOf, type Span } from '../geometry/block.ts';
+import { type Block, hull, lengthOf, middleOf, type Span } from '../geometry/block.ts';
 import type { Piece } from './piece.ts';
 
 /** A difference under this is a shaving, in mm. */
@@ -43,7 +43,7 @@ export function closuresOf(design: DesignContent, pieces: readonly Piece[]): Clo
     add(
       `${body.id}.outside`,
       `${name}sides and ends outside`,
-      hullOf(own, 'x'),
+      lengthOf(hull(own.map(({ x }) => x))),
       lengthOf(outside.x) + doorsOn(own, 'x'),
     );
   }
@@ -58,7 +58,7 @@ export function closuresOf(design: DesignContent, pieces: readonly Piece[]): Clo
     ({ of, z }) => of === 'floor' && z[1] <= 1e-9 && z[0] > -design.floor.thickness.mm - 1e-9,
   );
   if (floor.length > 0 && first)
-    add('floor', 'the floor, across', hullOf(floor, 'x'), lengthOf(first.outside.x));
+    add('floor', 'the floor, across', lengthOf(hull(floor.map(({ x }) => x))), lengthOf(first.outside.x));
   return found;
 }
 
@@ -90,9 +90,6 @@ function gapIn(spans: readonly Span[]): number {
   const gaps = spans.slice(1).map((span, index) => span[0] - (spans[index]?.[1] ?? 0));
   return Math.max(0, ...gaps);
 }
-
-const hullOf = (pieces: readonly Piece[], axis: 'x' | 'y'): number =>
-  Math.max(...pieces.map((piece) => piece[axis][1])) - Math.min(...pieces.map((piece) => piece[axis][0]));
 
 /** What the strips leave open between them, up to the last; the rest of the width is what does not close. */
 function slotsBetween(strips: readonly Piece[], inside: Span): number {

@@ -3,7 +3,7 @@ import { deriveBox } from '../box/model.ts';
 import type { Solid } from '../box/solids.ts';
 import { bodyName } from '../box/spaces.ts';
 import type { Constants } from '../constants/registry.ts';
-import { lengthOf, type Span } from '../geometry/block.ts';
+import { hull, lengthOf } from '../geometry/block.ts';
 
 export const usualPrinter: PrinterBed = {
   width_mm: 220,
@@ -41,11 +41,9 @@ export function printedSolids(design: DesignContent): { of: string; name: string
 export function printPlan(design: DesignContent, bed: PrinterBed, constants: Constants): PrintPiece[] {
   const { openings } = deriveBox(design);
   return printedSolids(design).map(({ of, name, solids }): PrintPiece => {
-    const size = (['x', 'y', 'z'] as const).map((axis) => lengthOf(hullOf(solids, axis))) as [
-      number,
-      number,
-      number,
-    ];
+    const size = (['x', 'y', 'z'] as const).map((axis) =>
+      lengthOf(hull(solids.map((solid) => solid[axis]))),
+    ) as [number, number, number];
     const split = splitFor(size, bed);
     const pieces = split[0] * split[1] * split[2];
     const filled_mm3 = solids.reduce((sum, { x, y, z }) => sum + lengthOf(x) * lengthOf(y) * lengthOf(z), 0);
@@ -78,11 +76,6 @@ export function printPlan(design: DesignContent, bed: PrinterBed, constants: Con
     };
   });
 }
-
-const hullOf = (solids: readonly Solid[], axis: 'x' | 'y' | 'z'): Span => [
-  Math.min(...solids.map((solid) => solid[axis][0])),
-  Math.max(...solids.map((solid) => solid[axis][1])),
-];
 
 /** Turned as it fits best; a joint between two pieces takes nothing of the bed. */
 function splitFor([x, y, z]: readonly [number, number, number], bed: PrinterBed): [number, number, number] {

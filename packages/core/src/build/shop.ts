@@ -16,8 +16,7 @@ export const grainOf = (material: PartMaterial, axis: 'x' | 'y' | 'z') =>
   material === 'pine' ? axis : undefined;
 
 /** Floors, dividers and lids are of the body's stuff, but never of glass or corrugated sheet. */
-export const stuffFor = (material: Material): Material =>
-  material === 'plastic' ? 'plastic' : material === 'pine' || material === 'plywood' ? 'plywood' : 'plywood';
+export const stuffFor = (material: Material): Material => (material === 'plastic' ? 'plastic' : 'plywood');
 
 /** ", lower" and the like where a stack has several bodies. */
 export function ofBody({ model }: Shop, id: string): string {

@@ -1,5 +1,5 @@
 import type { BoxWeights, BuildPart, DesignContent } from '@yellow-cell/contract';
-import { combSide } from '../box/measures.ts';
+import { BEES_PER_CM2, combSide } from '../box/measures.ts';
 import { deriveBox } from '../box/model.ts';
 import { bodyName } from '../box/spaces.ts';
 import type { Constants } from '../constants/registry.ts';
@@ -20,7 +20,8 @@ export function weightsOf(
   const bees = frames
     .filter(({ holds }) => holds === 'comb' || holds === 'display')
     .reduce(
-      (sum, { format }) => sum + (2 * combSide(format) * BEES_CM2 * constants.covered) / constants.bees_kg1,
+      (sum, { format }) =>
+        sum + (2 * combSide(format) * BEES_PER_CM2 * constants.covered) / constants.bees_kg1,
       0,
     );
   const empty_kg = weigh(parts);
@@ -52,5 +53,3 @@ export function weightsOf(
         : `Full, ${heaviest.name} weighs ${kg(heaviest.kg)}: one can lift it, with a straight back.`,
   };
 }
-/** Bees that cover a comb side, to a cm² (handbook 5, bees). */
-const BEES_CM2 = 1.25;

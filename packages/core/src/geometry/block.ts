@@ -19,6 +19,11 @@ export const around = (centre: number, size: number): Span => [centre - size / 2
 export const lengthOf = ([from, to]: Span): number => to - from;
 export const middleOf = ([from, to]: Span): number => (from + to) / 2;
 export const common = (a: Span, b: Span): Span => [Math.max(a[0], b[0]), Math.min(a[1], b[1])];
+/** From where the first of spans begins to where the last ends. */
+export const hull = (spans: readonly Span[]): Span => [
+  Math.min(...spans.map(([from]) => from)),
+  Math.max(...spans.map(([, to]) => to)),
+];
 export const isReal = (span: Span): boolean => lengthOf(span) > TOLERANCE;
 export const meets = (a: Span, b: Span): boolean => isReal(common(a, b));
 

@@ -1,6 +1,6 @@
-import type { QuickContext } from './quickLine.ts';
+import type { QuickContext } from './context.ts';
 
-/** A yard of three boxes: B7 in three, its east empty; B2 in two, both with bees; N1 undivided. */
+/** A yard of boxes: B7 in three, its east empty; B2 in two, both with bees; N1 undivided; B4 in four, B5 in five; S1 of two storeys. */
 const comp = (name: string, colony?: string, attempt?: string) => ({
   name,
   colony,
@@ -32,6 +32,18 @@ export const yard: QuickContext = {
       label: 'B4',
       boards: ['x', 'y', 'z'],
       compartments: [comp('West', 'c6'), comp('Mid-west', 'c7'), comp('Mid-east', 'c8'), comp('East', 'c9')],
+    },
+    {
+      id: 'b5',
+      label: 'B5',
+      boards: ['p', 'q', 'r', 's'],
+      compartments: [1, 2, 3, 4, 5].map((number) => comp(`No. ${number} from west`, `d${number}`)),
+    },
+    {
+      id: 's1',
+      label: 'S1',
+      boards: ['t'],
+      compartments: [comp('Lower left', 'e1'), comp('Lower right', 'e2'), comp('Upper', 'e3')],
     },
   ],
 };

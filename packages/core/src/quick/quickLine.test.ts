@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { QuickAnswer } from './answer.ts';
 import { yard } from './quick.test.kit.ts';
-import { type QuickAnswer, readQuickLine } from './quickLine.ts';
+import { readQuickLine, withChoice } from './quickLine.ts';
 import { editDistance } from './words.ts';
 
 const read = (line: string, chosen?: { box: string; compartment?: number }): QuickAnswer =>
@@ -29,6 +30,38 @@ describe('the quick line', () => {
     expect(acts('B7 note lid, cracked')).toEqual([
       { kind: 'noted', payload: { box: 'b7' }, note: 'lid, cracked' },
     ]);
+  });
+
+  it('knows names of several words, whole or as far as they tell', () => {
+    for (const line of [
+      'B5 no. 3 eggs',
+      'B5 eggs No. 3 from west',
+      'B5 no 3 eggs',
+      'no. 3 from west B5 eggs',
+    ])
+      expect(read(line)).toMatchObject({ is: 'entry', words: 'B5 No. 3 from west: eggs seen' });
+    expect(read('B5 no eggs no. 4')).toMatchObject({ words: 'B5 No. 4 from west: no eggs seen (a note)' });
+    expect(read('S1 lower right eggs')).toMatchObject({ words: 'S1 Lower right: eggs seen' });
+    expect(read('S1 lower eggs')).toMatchObject({ is: 'ask', choices: ['Lower left', 'Lower right'] });
+    expect(read('S1 lower left combine upper')).toMatchObject({
+      acts: [{ payload: { colony: 'e1', into: 'e3' } }],
+    });
+  });
+
+  it('lets a choice take the place of what it answers, and keeps the note out of it', () => {
+    const after = (line: string, choice: string): string => {
+      const answer = read(line);
+      if (answer.is !== 'ask') throw new Error(`“${line}” is not asked about.`);
+      expect(answer.choices).toContain(choice);
+      return withChoice(line, answer, choice);
+    };
+    expect(after('B7 west opend', 'opened')).toBe('B7 west opened');
+    expect(after('B7 west cell r9 note late', '12')).toBe('B7 west cell 12 note late');
+    expect(after('B7 eggs note few', 'West')).toBe('B7 eggs West note few');
+    expect(after('B7 middle fed 2 syrup', '2 lb')).toBe('B7 middle fed 2 lb syrup');
+    expect(read(after('B7 west combine east', 'Middle'))).toMatchObject({
+      words: 'B7 West: combined into Middle',
+    });
   });
 
   it('means what is on screen where the line names nothing, and another box where it names one', () => {

@@ -1,4 +1,5 @@
 import type { Body, DesignContent, Material, Sheet, Side } from '@yellow-cell/contract';
+import { DOOR_MM, PANE_MM } from '../box/plainParts.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
 
 /** Conductivity of a material, in W/mK. */
@@ -11,10 +12,6 @@ export const lambdaOf = (material: Material, constants: Constants): number =>
     corrugated: constants.corrugated_WmK,
     glass: constants.glass_WmK,
   })[material];
-
-const PANE_MM = 4;
-/** Insulated doors before a pane. */
-const DOOR_MM = 20;
 
 export interface Layer {
   thickness_mm: number;

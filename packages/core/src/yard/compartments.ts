@@ -46,6 +46,10 @@ function standing(drawn: DesignContent, { pulled = [], entranceStates = {} }: Bo
   return made;
 }
 
+/** Colonies that live in a box now. */
+export const livingIn = (colonies: YardState['colonies'], box: BoxState): Colony[] =>
+  [...colonies.values()].filter((colony) => colony.box === box.id && !colony.ended);
+
 /** The compartments of a box in order from x = 0, named by its bearing where it has been placed. */
 export function compartmentsOf(state: YardState, designs: Designs, box: BoxState): StandingCompartment[] {
   const design = designOf(designs, box);

@@ -1,7 +1,7 @@
 import type { Status } from '@yellow-cell/contract';
 import { type Compartment, deriveBox, hasExit } from '../box/model.ts';
 import type { Day } from '../calendar/days.ts';
-import { designOf } from './compartments.ts';
+import { designOf, livingIn } from './compartments.ts';
 import type { BoxState, Colony, Known } from './state.ts';
 
 interface Colonies {
@@ -25,14 +25,12 @@ const compartmentsNow = ({ known }: Colonies, box: BoxState): readonly Compartme
   const design = designOf(known.designs, box);
   return design ? deriveBox(design).compartments : [];
 };
-const livingIn = ({ colonies }: Colonies, box: BoxState): Colony[] =>
-  [...colonies.values()].filter((colony) => colony.box === box.id && !colony.ended);
 
 /** What a changed divider makes of the colonies: those in one compartment are one, and one that is parted keeps its larger part. */
 export function regroup(told: Colonies, box: BoxState, on: Day): void {
   const compartments = compartmentsNow(told, box);
   for (const { bays } of compartments) {
-    const here = livingIn(told, box)
+    const here = livingIn(told.colonies, box)
       .filter((colony) => colony.bays.some((bay) => bays.includes(bay)))
       .sort(
         (a, b) => SURER.indexOf(a.status) - SURER.indexOf(b.status) || a.stockedOn.localeCompare(b.stockedOn),
@@ -44,7 +42,7 @@ export function regroup(told: Colonies, box: BoxState, on: Day): void {
     const all = new Set([...stays.bays, ...joins.flatMap((colony) => colony.bays)]);
     told.colonies.set(stays.id, { ...stays, bays: [...all], combinedOn: on });
   }
-  for (const colony of livingIn(told, box)) {
+  for (const colony of livingIn(told.colonies, box)) {
     const parts = compartments.filter(({ bays }) => colony.bays.some((bay) => bays.includes(bay)));
     if (parts.length < 2) continue;
     const larger = parts.reduce((most, each) => (each.frames.length > most.frames.length ? each : most));
@@ -55,7 +53,7 @@ export function regroup(told: Colonies, box: BoxState, on: Day): void {
 /** Which colonies have no way out, and since when: told anew whenever a disc, a divider or the bees change. */
 export function reckonShut(told: Colonies, box: BoxState, on: Day): void {
   const compartments = compartmentsNow(told, box);
-  for (const colony of livingIn(told, box)) {
+  for (const colony of livingIn(told.colonies, box)) {
     const home = compartments.find(({ bays }) => colony.bays.some((bay) => bays.includes(bay)));
     const out = home !== undefined && hasExit(home);
     if (out === (colony.shutOn === undefined)) continue;

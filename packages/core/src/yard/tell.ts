@@ -3,7 +3,7 @@ import { bayIdsOf, bodiesOf } from '../box/stack.ts';
 import { type Day, daysBetween } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
 import type { Constants } from '../constants/registry.ts';
-import { drawnDesign } from './compartments.ts';
+import { drawnDesign, livingIn } from './compartments.ts';
 import { framesFor, reckonShut, regroup } from './regroup.ts';
 import type { Attempt, BoxState, Colony, Known, Round } from './state.ts';
 import { statusWords } from './statusWords.ts';
@@ -62,8 +62,7 @@ const tellers: { [K in EventKind]: Teller<K> } = {
   boxTakenApart({ boxes, colonies }, { payload }, on) {
     const box = standingBox(boxes, payload.box, on);
     if (typeof box === 'string') return box;
-    const lived = [...colonies.values()].some((colony) => colony.box === box.id && !colony.ended);
-    if (lived) return `Box ${box.label} still holds bees.`;
+    if (livingIn(colonies, box).length > 0) return `Box ${box.label} still holds bees.`;
     boxes.set(box.id, { ...box, takenApartOn: on });
     return undefined;
   },
@@ -160,9 +159,8 @@ const tellers: { [K in EventKind]: Teller<K> } = {
     if (typeof box === 'string') return box;
     const lacking = payload.bays.find((bay) => !baysOf(telling, box).includes(bay));
     if (lacking) return `Box ${box.label} has no bay ${lacking}.`;
-    const there = [...telling.colonies.values()].find(
-      (colony) =>
-        colony.box === box.id && !colony.ended && colony.bays.some((bay) => payload.bays.includes(bay)),
+    const there = livingIn(telling.colonies, box).find((colony) =>
+      colony.bays.some((bay) => payload.bays.includes(bay)),
     );
     if (there && there.id !== payload.colony)
       return `That compartment of box ${box.label} already holds bees, stocked ${showDay(there.stockedOn)}.`;

@@ -1,14 +1,21 @@
-import type { DesignContent, Occupant, ReachQuestion, ReachWarning, Status } from '@yellow-cell/contract';
+import type {
+  DesignContent,
+  EntranceState,
+  Occupant,
+  ReachQuestion,
+  ReachWarning,
+  Status,
+} from '@yellow-cell/contract';
 import { deriveBox, hasExit, reachQuestionOf } from '../box/model.ts';
 import { reach } from '../reach/reach.ts';
-import { compartmentsOf, designOf } from './compartments.ts';
+import { compartmentsOf, designOf, livingIn } from './compartments.ts';
 import type { BoxState, Designs, YardState } from './state.ts';
 import { statusWords } from './statusWords.ts';
 
 /** A change to a box that is thought about before it is logged. */
 export type BoxChange =
   | { kind: 'divider'; board: string; stands: boolean }
-  | { kind: 'entrance'; entrance: string; state: 'open' | 'reduced' | 'workersOnly' | 'vent' | 'closed' }
+  | { kind: 'entrance'; entrance: string; state: EntranceState }
   | { kind: 'cell'; colony: string };
 
 /** The box as it would stand after a change. */
@@ -42,9 +49,9 @@ export function warningsOf(
   const after = changed(box, change);
   const [drawn, next] = [designOf(designs, box), designOf(designs, after)];
   if (!drawn || !next) return [];
-  const before = told(drawn, occupants(state, drawn, box));
+  const before = passageWarnings(drawn, occupants(state, drawn, box));
   const cell = change.kind === 'cell' ? [{ colony: change.colony, what: 'ripeCell' as const }] : [];
-  const fresh = beyond(told(next, occupants(state, next, box, cell)), before);
+  const fresh = beyond(passageWarnings(next, occupants(state, next, box, cell)), before);
   const named = namesAfter(state, designs, after, next);
   return [...joining(state, next, box, drawn), ...shutting(state, next, box, drawn), ...fresh].map(
     (warning) => ({
@@ -73,7 +80,7 @@ function namesAfter(
     );
 }
 
-const told = (design: DesignContent, living: ReachQuestion['occupants']): ReachWarning[] =>
+const passageWarnings = (design: DesignContent, living: ReachQuestion['occupants']): ReachWarning[] =>
   reach(reachQuestionOf(deriveBox(design), living)).warnings;
 
 /** Warnings that are not so already: groups are named by their spaces, which a divider changes, so they are counted by kind. */
@@ -96,8 +103,7 @@ function occupants(
   added: readonly { colony: string; what: Occupant }[] = [],
 ): ReachQuestion['occupants'] {
   const { spaces } = deriveBox(design);
-  const here = [...colonies.values()].filter((colony) => colony.box === box.id && !colony.ended);
-  return here.flatMap((colony) => {
+  return livingIn(colonies, box).flatMap((colony) => {
     const space = spaces.find(({ bays }) => bays.some(({ id }) => colony.bays.includes(id)));
     const given = added.filter((each) => each.colony === colony.id).map(({ what }) => what);
     const what = OCCUPANT[colony.status];
@@ -112,7 +118,7 @@ function joining(
   box: BoxState,
   now: DesignContent,
 ): ReachWarning[] {
-  const living = [...colonies.values()].filter((colony) => colony.box === box.id && !colony.ended);
+  const living = livingIn(colonies, box);
   const apart = deriveBox(now).compartments.length;
   const { compartments } = deriveBox(next);
   if (compartments.length >= apart) return [];
@@ -137,7 +143,7 @@ function shutting(
   box: BoxState,
   now: DesignContent,
 ): ReachWarning[] {
-  const living = [...colonies.values()].filter((colony) => colony.box === box.id && !colony.ended);
+  const living = livingIn(colonies, box);
   const waysOut = (design: DesignContent, { bays: own }: (typeof living)[number]) =>
     deriveBox(design).compartments.find(({ bays }) => own.some((bay) => bays.includes(bay)));
   return living.flatMap((colony): ReachWarning[] => {

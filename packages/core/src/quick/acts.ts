@@ -1,0 +1,217 @@
+import type { FailReason } from '@yellow-cell/contract';
+import { failWords, fateWords, feedWords } from '../yard/statusWords.ts';
+import { act, ask, entry, type QuickAct, type QuickAnswer } from './answer.ts';
+import type { QuickBox, QuickCompartment, QuickContext } from './context.ts';
+import type { Read } from './readWords.ts';
+import type { Where } from './where.ts';
+import type { Meaning } from './words.ts';
+
+const KG_PER: Readonly<Record<string, number>> = {
+  kg: 1,
+  g: 0.001,
+  lb: 0.453592,
+  lbs: 0.453592,
+  oz: 0.0283495,
+};
+
+interface Given extends Where {
+  box: QuickBox;
+  context: QuickContext;
+  idFor: () => string;
+}
+
+export function actsOf(read: Read, given: Given): QuickAnswer {
+  const { box } = given;
+  const has = (is: Meaning['is']): boolean => read.meanings.some((meaning) => meaning.is === is);
+  if ((has('pull') || has('set')) && (has('divider') || !has('strips')))
+    return dividerAct(read, given, has('pull'));
+  const { compartment } = given;
+  if (!compartment) {
+    if (read.note !== undefined && read.meanings.length === 0)
+      return entry(box.label, 'note', [act('noted', { box: box.id }, read.note)]);
+    return ask(
+      given.unsure.length > 0
+        ? `Which one: ${given.unsure.join(' or ')}?`
+        : `Which compartment of ${box.label}?`,
+      given.unsure.length > 0 ? given.unsure : box.compartments.map(({ name }) => name),
+    );
+  }
+  const title = box.compartments.length > 1 ? `${box.label} ${compartment.name}` : box.label;
+  const state = read.meanings.find((meaning) => meaning.is === 'state');
+  if (state) {
+    if (compartment.entrances.length === 0) return ask(`${title} has no entrance of its own.`);
+    return entry(
+      title,
+      `entrance ${state.state}`,
+      compartment.entrances.map((entrance) =>
+        act('entranceSet', { box: box.id, entrance, state: state.state }),
+      ),
+      read.note,
+    );
+  }
+  if (!compartment.colony) return ask(`No bees are recorded in ${title}: stock it first.`);
+  return beesAct(read, given, compartment, title);
+}
+
+function dividerAct({ numbers, note }: Read, { box }: Given, pull: boolean): QuickAnswer {
+  const [given] = numbers;
+  const wanted = given?.value;
+  const board =
+    box.boards.length === 1 && wanted === undefined ? box.boards[0] : box.boards[(wanted ?? 0) - 1];
+  if (!board)
+    return ask(
+      box.boards.length === 0
+        ? `${box.label} has no divider.`
+        : `Which divider of ${box.label}, counted from the left?`,
+      box.boards.map((_, index) => String(index + 1)),
+      given?.typed,
+    );
+  return entry(
+    box.label,
+    `divider ${box.boards.indexOf(board) + 1} ${pull ? 'pulled' : 'set'}`,
+    [act('dividerSet', { box: box.id, board, stands: !pull })],
+    note,
+  );
+}
+
+function beesAct(read: Read, given: Given, compartment: QuickCompartment, title: string): QuickAnswer {
+  const { box, context, idFor, other } = given;
+  const colony = compartment.colony ?? '';
+  const inColony = { box: box.id, colony };
+  const of = { ...inColony, ...(compartment.attempt ? { attempt: compartment.attempt } : {}) };
+  const has = (is: Meaning['is']): boolean => read.meanings.some((meaning) => meaning.is === is);
+  const find = <Is extends Meaning['is']>(is: Is) =>
+    read.meanings.find((meaning): meaning is Extract<Meaning, { is: Is }> => meaning.is === is);
+  const keep = (words: string, ...acts: QuickAct[]): QuickAnswer => entry(title, words, acts, read.note);
+  const reason = find('reason')?.reason;
+  const wholes = (['failed', 'fed', 'strips', 'taken', 'combine'] as const).filter(has);
+  if (wholes.length > 1) return ask(`Two things at once, ${wholes.join(' and ')}: say them one by one.`);
+
+  if (has('combine')) {
+    if (!other?.colony || other === compartment)
+      return ask(
+        `Combine ${title} with which compartment?`,
+        given.box.compartments.filter((each) => each !== compartment && each.colony).map(({ name }) => name),
+        given.otherTyped,
+      );
+    return keep(
+      `combined into ${other.name}`,
+      act('combined', { ...inColony, intoBox: box.id, into: other.colony }),
+    );
+  }
+  if (has('strips')) return stripsAct(read, inColony, context, title, has('out'));
+  if (has('fed') || (find('feed') && read.numbers.length > 0)) return fedAct(read, inColony, title);
+  if (has('taken') || find('fate')) {
+    const fate = find('fate')?.fate;
+    if (!fate) return ask('Where did the queen go?', Object.keys(fateWords));
+    return keep(`queen taken, ${fateWords[fate]}`, act('queenTaken', { ...of, to: fate, beesRemain: true }));
+  }
+  if (has('failed') || reason) {
+    const why: FailReason = reason ?? (has('no') && has('opened') ? 'cellNotOpened' : 'unknown');
+    return keep(`failed, ${failWords[why]}`, act('failed', { ...of, reason: why }));
+  }
+  if (has('no') && has('eggs'))
+    return entry(title, 'no eggs seen (a note)', [
+      act('noted', inColony, read.note ? `No eggs seen. ${read.note}` : 'No eggs seen.'),
+    ]);
+  if (has('no') && has('opened'))
+    return read.note === undefined
+      ? ask('Not opened: failed, or still to be looked at?', ['failed', 'note to be looked at again'])
+      : keep('cell not opened (a note)', act('noted', inColony, `Cell not opened. ${read.note}`));
+  if (has('opened')) {
+    if (!compartment.attempt) return ask(`No cell is recorded in ${title}.`);
+    return keep('cell seen opened', act('cellOpened', { ...inColony, attempt: compartment.attempt }));
+  }
+  if (has('cell') || (has('round') && !has('eggs'))) {
+    const number = read.numbers.find(({ unit }) => unit === 'round' || unit === '');
+    const round = context.rounds.find((each) => each.number === number?.value);
+    if (number && !round)
+      return ask(
+        `There is no round ${number.value}.`,
+        context.rounds.map((each) => String(each.number)),
+        number.typed,
+      );
+    return keep(
+      `cell given${round ? ` of round ${round.number}` : ''}`,
+      act('cellGiven', { ...inColony, attempt: idFor(), ...(round ? { round: round.id } : {}) }),
+    );
+  }
+  return broodAct(read, of, inColony, title, has);
+}
+
+function broodAct(
+  read: Read,
+  of: { box: string; colony: string; attempt?: string },
+  inColony: { box: string; colony: string },
+  title: string,
+  has: (is: Meaning['is']) => boolean,
+): QuickAnswer {
+  const share = read.numbers.find(({ unit }) => unit === '%' || unit === 'percent' || unit === '');
+  if (has('pattern') && !share) return ask('A pattern of how many per cent?');
+  if (share && !(share.value >= 0 && share.value <= 100)) return ask(`${share.value} is no share of 100.`);
+  const eggs = has('eggs') ? [act('eggsSeen', of)] : [];
+  const pattern =
+    share && (has('pattern') || has('eggs') || share.unit !== '')
+      ? [act('patternScored', { ...of, pattern_pct: share.value })]
+      : [];
+  const acts = [...eggs, ...pattern];
+  if (acts.length > 0) {
+    const words = [eggs.length > 0 ? 'eggs seen' : '', pattern.length > 0 ? `pattern ${share?.value} %` : '']
+      .filter(Boolean)
+      .join(', ');
+    return entry(title, words, acts, read.note);
+  }
+  if (read.note !== undefined) return entry(title, 'note', [act('noted', inColony, read.note)]);
+  if (share) return ask(`${share.value} of what?`, ['pattern', 'fed']);
+  return ask('What happened there?', ['eggs', 'pattern', 'cell', 'opened', 'failed', 'fed']);
+}
+
+function fedAct(read: Read, inColony: { box: string; colony: string }, title: string): QuickAnswer {
+  const feed = read.feedRatio ?? read.meanings.find((meaning) => meaning.is === 'feed')?.feed;
+  const amount = read.numbers.find(({ unit }) => unit in KG_PER);
+  const bare = read.numbers[0];
+  if (!amount)
+    return bare
+      ? ask(
+          `${bare.value} of which: kg or lb?`,
+          ['kg', 'lb'].map((unit) => `${bare.value} ${unit}`),
+          bare.typed,
+        )
+      : ask('How much was fed?');
+  if (!feed) return ask('What was fed?', ['syrup 1:1', 'syrup 2:1', 'fondant', 'patty', 'sugar']);
+  const kg = amount.value * (KG_PER[amount.unit] ?? 1);
+  if (!(kg > 0 && kg <= 30)) return ask(`${amount.value} ${amount.unit} is not fed at once.`);
+  const amount_kg = Number(kg.toFixed(3));
+  return entry(
+    title,
+    `fed ${amount_kg} kg of ${feedWords[feed]}`,
+    [act('fed', { ...inColony, feed, amount_kg })],
+    read.note,
+  );
+}
+
+function stripsAct(
+  read: Read,
+  inColony: { box: string; colony: string },
+  { today }: QuickContext,
+  title: string,
+  out: boolean,
+): QuickAnswer {
+  if (read.date === undefined)
+    return out && read.names.length === 0
+      ? entry(title, 'strips out', [act('stripsOut', inColony)], read.note)
+      : ask('Out by which day, as the label says?');
+  const year = Number(today.slice(0, 4));
+  const dated = read.date.startsWith('-') ? `${year}${read.date}` : read.date;
+  const outBy = read.date.startsWith('-') && dated <= today ? `${year + 1}${read.date}` : dated;
+  if (Number.isNaN(Date.parse(outBy)) || new Date(outBy).toISOString().slice(0, 10) !== outBy)
+    return ask(`${outBy} is no day.`);
+  if (outBy <= today) return ask('Strips come out on a day that is still to come.');
+  const product = read.names.join(' ') || 'Strips';
+  return entry(
+    title,
+    `${product} put in, out by ${outBy}`,
+    [act('stripsPut', { ...inColony, product, outBy })],
+    read.note,
+  );
+}
