@@ -5,6 +5,7 @@ import {
   buildSteps,
   costOf,
   defaultConstants,
+  fileName,
   nest,
   parts,
   partsProblems,
@@ -61,12 +62,6 @@ const fileOf = ({ name = 'Box', design }: ExportQuestion): DesignFile => ({
   name,
   content: design,
 });
-const fileName = (name: string): string =>
-  name
-    .normalize('NFKD')
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '')
-    .toLowerCase() || 'box';
 
 async function pdfOf(question: ExportQuestion): Promise<Uint8Array> {
   const { design, joint = 'butt', boxes = 1, paper = 'A4', kerf_mm, workshop = usualWorkshop } = question;

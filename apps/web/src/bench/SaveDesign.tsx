@@ -1,11 +1,12 @@
 import type { Design, DesignFile } from '@yellow-cell/contract';
-import { showDay } from '@yellow-cell/core';
+import { fileName, showDay } from '@yellow-cell/core';
 import { type FormEvent, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { ApiError, sendJson } from '../app/api.ts';
 import { newId } from '../app/ids.ts';
 import { keep } from '../app/kept.ts';
 import { designQuery, queries } from '../app/queries.ts';
+import { saveFile } from '../app/saveFile.ts';
 import { TextField } from '../parts/Field.tsx';
 import { Notice } from '../parts/Notice.tsx';
 import { useToast } from '../parts/Toast.tsx';
@@ -127,15 +128,12 @@ export function SaveDesign({
 /** The drawing as a design file, for another device or program. */
 function exportDesign({ name, content }: Draft) {
   const file: DesignFile = { yellowCell: 'design', name: name || 'Design', content };
-  const url = URL.createObjectURL(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = `${file.name
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '')
-    .toLowerCase()}.json`;
-  link.click();
-  URL.revokeObjectURL(url);
+  saveFile({
+    name: `${fileName(file.name)}.json`,
+    mime: 'application/json',
+    encoding: 'utf8',
+    content: `${JSON.stringify(file, null, 2)}\n`,
+  });
 }
 
 /** Two people drew at once: keep mine on top of theirs, or go on from theirs. */

@@ -123,7 +123,9 @@ export function BuildScreen() {
         ))}
       </div>
       {view === 'parts' && <PartList answer={answer} boxes={boxes} />}
-      {view === 'sheets' && <SheetsView own={wanted} joint={joint} workshop={workshop} />}
+      {view === 'sheets' && (
+        <SheetsView own={wanted} joint={joint} workshop={workshop} constants={constants} />
+      )}
       {view === 'steps' && (
         <StepsView steps={steps} parts={answer.parts} saved={saved} version={version.number} />
       )}

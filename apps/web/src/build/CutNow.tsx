@@ -1,35 +1,31 @@
-import { useSuspenseQuery } from '@tanstack/react-query';
-import type { NestAnswer, Settings, Workshop } from '@yellow-cell/contract';
-import { defaultConstants, type SheetGroup, stockAfter } from '@yellow-cell/core';
+import type { NestAnswer, Workshop } from '@yellow-cell/contract';
+import { type SheetGroup, stockAfter } from '@yellow-cell/core';
 import { useState } from 'react';
-import { ApiError, sendJson } from '../app/api.ts';
+import { ApiError } from '../app/api.ts';
 import { newId } from '../app/ids.ts';
-import { queries, sessionQuery } from '../app/queries.ts';
+import { saveSettings } from '../app/saveSettings.ts';
 import { useToast } from '../parts/Toast.tsx';
 
 interface CutNowProps {
   groups: readonly SheetGroup[];
   found: ReadonlyMap<string, NestAnswer>;
   workshop: Workshop;
+  /** Offcuts this long on their shorter side are kept. */
+  keep_mm: number;
   ready: boolean;
 }
 
 /** Once it is sawn: pieces at hand leave the stock, and offcuts worth keeping enter it. */
-export function CutNow({ groups, found, workshop, ready }: CutNowProps) {
-  const { settings } = useSuspenseQuery(sessionQuery).data;
+export function CutNow({ groups, found, workshop, keep_mm, ready }: CutNowProps) {
   const [problem, setProblem] = useState('');
   const toast = useToast();
-  const put = async (stock: Workshop['stock']) => {
-    const now = queries.getQueryData(sessionQuery.queryKey)?.settings ?? settings;
-    await sendJson<Settings>('PUT', '/settings', { ...now, workshop: { ...workshop, stock } });
-    await queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
-  };
+  const put = (stock: Workshop['stock']) => saveSettings(() => ({ workshop: { ...workshop, stock } }));
   const cut = async () => {
     const sawn = groups.flatMap((group) => {
       const answer = found.get(group.key);
       return answer ? [{ group, answer }] : [];
     });
-    const after = stockAfter(workshop.stock, sawn, defaultConstants.keepOffcut_mm, newId);
+    const after = stockAfter(workshop.stock, sawn, keep_mm, newId);
     try {
       setProblem('');
       await put(after);

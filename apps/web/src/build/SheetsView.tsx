@@ -2,8 +2,8 @@ import { useQueries, useQuery } from '@tanstack/react-query';
 import type { Design, DesignSummary, Joint, NestAnswer, Workshop } from '@yellow-cell/contract';
 import {
   boxesPerSheet,
+  type Constants,
   costOf,
-  defaultConstants,
   nest,
   parts,
   type SheetGroup,
@@ -27,10 +27,11 @@ interface SheetsViewProps {
   own: Wanted;
   joint: Joint;
   workshop: Workshop;
+  constants: Constants;
 }
 
 /** Parts of any number of boxes, of one or several designs, laid on sheets: what to buy, and in which order to saw. */
-export function SheetsView({ own, joint, workshop }: SheetsViewProps) {
+export function SheetsView({ own, joint, workshop, constants }: SheetsViewProps) {
   const [others, setOthers] = useState<readonly Other[]>([]);
   const { data: designs = [] } = useQuery(designsQuery);
   const fetched = useQueries({ queries: others.map(({ id }) => designQuery(id)), combine: designsOf });
@@ -41,10 +42,12 @@ export function SheetsView({ own, joint, workshop }: SheetsViewProps) {
         const design = fetched.find((each) => each.id === id);
         const latest = design?.versions.at(-1);
         if (!design || !latest) return [];
-        return [{ design: design.name, boxes, parts: parts({ design: latest.content, joint }).parts }];
+        return [
+          { design: design.name, boxes, parts: parts({ design: latest.content, joint }, constants).parts },
+        ];
       }),
     ],
-    [own, others, fetched, joint],
+    [own, others, fetched, joint, constants],
   );
   const groups = useMemo(() => sheetGroups(wanted, workshop.stock, workshop.kerf_mm), [wanted, workshop]);
   const { found, working, stop } = useNesting(groups);
@@ -79,7 +82,13 @@ export function SheetsView({ own, joint, workshop }: SheetsViewProps) {
           {known.length < groups.length ? ', without those whose price is not known' : ''}.
         </p>
       )}
-      <CutNow groups={groups} found={found} workshop={workshop} ready={working === 0} />
+      <CutNow
+        groups={groups}
+        found={found}
+        workshop={workshop}
+        keep_mm={constants.keepOffcut_mm}
+        ready={working === 0}
+      />
       {groups.map((group) => (
         <Group
           key={group.key}
@@ -88,6 +97,7 @@ export function SheetsView({ own, joint, workshop }: SheetsViewProps) {
           boxes={own.boxes}
           alone={wanted.length === 1}
           currency={workshop.currency}
+          keep_mm={constants.keepOffcut_mm}
         />
       ))}
     </div>
@@ -165,12 +175,13 @@ interface GroupProps {
   boxes: number;
   alone: boolean;
   currency: string;
+  keep_mm: number;
 }
 
-function Group({ group, answer, boxes, alone, currency }: GroupProps) {
+function Group({ group, answer, boxes, alone, currency, keep_mm }: GroupProps) {
   const units = useUnits();
   const [perSheet, setPerSheet] = useState<number>();
-  const kept = answer ? worthKeeping(answer, defaultConstants.keepOffcut_mm) : [];
+  const kept = answer ? worthKeeping(answer, keep_mm) : [];
   const cost = answer ? costOf(group, answer) : null;
   return (
     <section className="mt-4 border-t border-hairline pt-3">

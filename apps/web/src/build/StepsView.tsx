@@ -71,7 +71,6 @@ export function StepsView({ steps, parts, saved, version }: StepsViewProps) {
 /** A box as its own story has it. */
 function useBox(id: string): BoxState | undefined {
   const { on } = useAsOf();
-
   const { data: yards = [] } = useQuery(yardsQuery);
   const { data: log } = useQuery({
     queryKey: ['boxes', 'log', id],

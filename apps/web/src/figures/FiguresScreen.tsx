@@ -1,11 +1,11 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import type { Settings } from '@yellow-cell/contract';
 import { type ConstantName, constantGroups, constantProblem, registry } from '@yellow-cell/core';
 import { RotateCcw } from 'lucide-react';
 import { useDeferredValue, useId, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { ApiError, sendJson } from '../app/api.ts';
-import { queries, refreshAfterEntry, sessionQuery, yardsQuery } from '../app/queries.ts';
+import { ApiError } from '../app/api.ts';
+import { refreshAfterEntry, sessionQuery, yardsQuery } from '../app/queries.ts';
+import { saveSettings } from '../app/saveSettings.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Notice } from '../parts/Notice.tsx';
 
@@ -28,16 +28,12 @@ export function FiguresScreen() {
       value === undefined || value === registry[name].value ? others : { ...others, [name]: value };
     try {
       setFailure('');
-      await sendJson<Settings>('PUT', '/settings', {
-        ...settings,
-        constants: { ...settings.constants, [yard.id]: mine },
-      });
+      await saveSettings(({ constants }) => ({ constants: { ...constants, [yard.id]: mine } }));
       await refreshAfterEntry();
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       setFailure(error.message);
     }
-    await queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
   };
   const changed = Object.keys(own).length;
   return (

@@ -1,9 +1,10 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import type { Settings, Workshop } from '@yellow-cell/contract';
+import type { Workshop } from '@yellow-cell/contract';
 import { usualWorkshop } from '@yellow-cell/core';
 import { useState } from 'react';
-import { ApiError, sendJson } from '../app/api.ts';
-import { queries, sessionQuery } from '../app/queries.ts';
+import { ApiError } from '../app/api.ts';
+import { sessionQuery } from '../app/queries.ts';
+import { saveSettings } from '../app/saveSettings.ts';
 import { Notice } from '../parts/Notice.tsx';
 import { useToast } from '../parts/Toast.tsx';
 import { FittingPrices } from './FittingPrices.tsx';
@@ -18,24 +19,15 @@ export function WorkshopScreen() {
   const [problems, setProblems] = useState<readonly string[]>([]);
   const toast = useToast();
   const save = async (change: Partial<Workshop>, words: string): Promise<boolean> => {
-    const put = (next: Workshop) =>
-      sendJson<Settings>('PUT', '/settings', { ...currentSettings(settings), workshop: next });
+    const put = (next: Workshop) => saveSettings(() => ({ workshop: next }));
     try {
       setProblems([]);
       await put({ ...workshop, ...change });
-      await queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
-      toast({
-        text: words,
-        undo: async () => {
-          await put(workshop);
-          await queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
-        },
-      });
+      toast({ text: words, undo: () => put(workshop) });
       return true;
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       setProblems(error.details?.problems?.map(({ sentence }) => sentence) ?? [error.message]);
-      await queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
       return false;
     }
   };
@@ -64,7 +56,3 @@ export function WorkshopScreen() {
     </main>
   );
 }
-
-/** The version moves with every save; an undo writes over the newest. */
-const currentSettings = (fallback: Settings): Settings =>
-  queries.getQueryData(sessionQuery.queryKey)?.settings ?? fallback;

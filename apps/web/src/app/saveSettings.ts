@@ -1,0 +1,16 @@
+import type { Settings } from '@yellow-cell/contract';
+import { sendJson } from './api.ts';
+import { queries, sessionQuery } from './queries.ts';
+
+/**
+ * Settings move on with every save, so a change is laid over the newest that is known: an undo writes over what
+ * it undoes. What is on screen follows, also where the save is refused because somebody else was faster.
+ */
+export async function saveSettings(change: (now: Settings) => Partial<Settings>): Promise<void> {
+  const { settings } = await queries.ensureQueryData(sessionQuery);
+  try {
+    await sendJson<Settings>('PUT', '/settings', { ...settings, ...change(settings) });
+  } finally {
+    await queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
+  }
+}
