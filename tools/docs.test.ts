@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { limitTable, registry, transitionTable } from '@yellow-cell/core';
+import { limitTable, registry, rules, transitionTable } from '@yellow-cell/core';
 import { describe, expect, it } from 'vitest';
 import { root } from './root.ts';
 
@@ -11,8 +11,12 @@ describe('docs/models.md', () => {
     expect(models).toContain(transitionTable());
   });
   it('names every constant with its default', () => {
-    for (const [name, { value }] of Object.entries(registry))
+    for (const [name, { value }] of Object.entries(registry).filter(([each]) => !each.startsWith('rule_')))
       expect(models).toContain(`| ${name} | ${value} |`);
+  });
+  it('names every rule that raises work with its source', () => {
+    for (const { title, why, source } of rules)
+      expect(models).toMatch(new RegExp(`\\| ${title} \\| ${why} \\| .* \\| ${source} \\|`));
   });
   it('names every limit of the checks with its default', () => {
     for (const [name, { value }] of Object.entries(limitTable))

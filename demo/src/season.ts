@@ -1,13 +1,5 @@
-import type { FailReason, WeatherDay } from '@yellow-cell/contract';
-import {
-  type Attempt,
-  type Day,
-  daysBetween,
-  defaultConstants,
-  failBy,
-  later,
-  plusDays,
-} from '@yellow-cell/core';
+import type { Attempt, FailReason, WeatherDay } from '@yellow-cell/contract';
+import { type Day, daysBetween, defaultConstants, failBy, later, plusDays } from '@yellow-cell/core';
 import type { Diary } from './diary.ts';
 import type { Seed } from './seed.ts';
 

@@ -16,6 +16,7 @@ import { eventRoutes } from './routes/events.ts';
 import { reportRoutes } from './routes/reports.ts';
 import { sensorRoutes } from './routes/sensors.ts';
 import { sessionRoutes } from './routes/session.ts';
+import { standingRoutes } from './routes/standing.ts';
 import { yardRoutes } from './routes/yards.ts';
 import type { Context } from './services/context.ts';
 import type { SensorFeed } from './services/sensors.ts';
@@ -79,7 +80,14 @@ export async function buildApp({ database, webDir, logLevel = 'silent', ready, f
     async (api) => {
       await api.register(computeRoutes);
       await api.register(designFileRoutes);
-      for (const routes of [sessionRoutes, designRoutes, yardRoutes, eventRoutes, reportRoutes])
+      for (const routes of [
+        sessionRoutes,
+        designRoutes,
+        yardRoutes,
+        standingRoutes,
+        eventRoutes,
+        reportRoutes,
+      ])
         await api.register(routes, { context });
       await api.register(sensorRoutes, { context, feed });
       api.get('/openapi.json', { schema: { hide: true } }, () => app.swagger());

@@ -3,10 +3,12 @@ import { breederClock, demoAnchor } from './services/clock.ts';
 import { type Context, contextOf } from './services/context.ts';
 import { createDesign } from './services/designs.ts';
 import { logEntries } from './services/logEntries.ts';
+import { rebuild } from './services/rebuild.ts';
 import { createYard } from './services/yards.ts';
 import { addBreeder, type BreederRow, findBreeder, markLoaded } from './store/breeders.ts';
 import { asBreeder, type Database } from './store/database.ts';
 import { migrate } from './store/migrate.ts';
+import { boxesUntold } from './store/standing.ts';
 
 /** The breeder of a database that was started empty. */
 const HOME_BREEDER = 'a0000000-0000-4000-8000-000000000001';
@@ -16,6 +18,14 @@ const BATCH = 1_000;
 /** Migrates, finds whose database it is, and loads the demo into a new one unless it shall stay empty. */
 export async function prepare(database: Database, real: () => Date, empty: boolean): Promise<Context> {
   await migrate(database);
+  const context = await contextFor(database, real, empty);
+  await context.within(async (store) => {
+    if (await boxesUntold(store)) await rebuild(store, context.breeder);
+  });
+  return context;
+}
+
+async function contextFor(database: Database, real: () => Date, empty: boolean): Promise<Context> {
   const demo = await breederOf(database, DEMO_BREEDER);
   if (demo) return demoContext(database, demo, real);
   if (empty || (await breederOf(database, HOME_BREEDER))) return homeContext(database, real);

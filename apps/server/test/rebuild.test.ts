@@ -22,6 +22,8 @@ const READ_TABLES = [
   'box_state',
   'compartment_state',
   'attempt_state',
+  'queen_state',
+  'due_state',
   'round_state',
   'weather_day',
   'event_to_settle',

@@ -6,6 +6,7 @@ export const Status = z.enum([
   'stocked',
   'cellGiven',
   'virgin',
+  'caged',
   'laying',
   'proven',
   'queenright',
@@ -28,12 +29,38 @@ export const FailReason = z.enum([
 ]);
 export type FailReason = z.infer<typeof FailReason>;
 
-export const QueenFate = z.enum(['sold', 'bank', 'colony', 'culled', 'died']);
+/** What became of a queen that was taken out; `aside` is put away for a while, and goes back. */
+export const QueenFate = z.enum(['sold', 'bank', 'colony', 'culled', 'died', 'aside']);
 export type QueenFate = z.infer<typeof QueenFate>;
 
 /** What is fed: syrup by its sugar to water, and solid feed. */
 export const Feed = z.enum(['syrup11', 'syrup21', 'fondant', 'patty', 'drySugar', 'storesFrame']);
 export type Feed = z.infer<typeof Feed>;
+
+/** What a box serves as. */
+export const BoxRole = z.enum([
+  'mating',
+  'holding',
+  'bank',
+  'starter',
+  'finisher',
+  'wintering',
+  'showing',
+  'stores',
+]);
+export type BoxRole = z.infer<typeof BoxRole>;
+
+/** What is wrong, as it is seen from outside or on the comb. */
+export const Trouble = z.enum([
+  'robbing',
+  'wasps',
+  'beetles',
+  'chalk',
+  'deformedWings',
+  'mites',
+  'dysentery',
+]);
+export type Trouble = z.infer<typeof Trouble>;
 
 /** Work that a colony expects. */
 export const DueKind = z.enum([
@@ -49,5 +76,22 @@ export const DueKind = z.enum([
   'openEntrance',
   'refillFeed',
   'stripsOut',
+  'feedShut',
+  'feedWeak',
+  'crowded',
+  'weak',
+  'coverOn',
+  'outingBack',
+  'queenBack',
+  'framesBack',
+  'seeEvidence',
+  'checkIntroduction',
+  'settleSuspicion',
+  'seeTrouble',
+  'reloadBank',
+  'donorComb',
+  'reduce',
+  'expand',
+  'treat',
 ]);
 export type DueKind = z.infer<typeof DueKind>;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Design } from './design.ts';
-import { LogEvent } from './event.ts';
+import { LogEvent } from './event/entry.ts';
 import { CalendarDate, Id, Instant, name, Zone } from './primitives.ts';
 import { DueKind, Status } from './status.ts';
 import { Workshop } from './workshop.ts';

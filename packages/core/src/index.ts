@@ -85,6 +85,7 @@ export {
   defaultConstants,
   registry,
 } from './constants/registry.ts';
+export { switchOf } from './constants/switches.ts';
 export { boxFromSide, faceOf } from './drawing/elevation.ts';
 export { boxFromAbove } from './drawing/fromAbove.ts';
 export { boxInSection } from './drawing/section.ts';
@@ -137,22 +138,27 @@ export {
   type WinterForecast,
   type WinterPlan,
 } from './winter/forecast.ts';
+export { clashesWith } from './yard/clash.ts';
 export { compartmentsOf, designOf, drawnDesign, type StandingCompartment } from './yard/compartments.ts';
+export type { Expectation, Rule, Weather } from './yard/due/expectation.ts';
+export { expectationsOf, rules } from './yard/due/rules.ts';
+export { firstExpectation, type Urgency, urgencyOn } from './yard/due/urgency.ts';
+export { failBy, flightWindow } from './yard/due/weather.ts';
 export { futureProblem } from './yard/entryProblem.ts';
-export {
-  type Expectation,
-  expectationsOf,
-  failBy,
-  firstExpectation,
-  flightWindow,
-  type Urgency,
-  urgencyOn,
-  type Weather,
-} from './yard/expectations.ts';
-export { chronicle, fold, foldChronicle } from './yard/fold.ts';
+export { chronicle, fold, foldChronicle, foldOn } from './yard/fold.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
-export type { Attempt, BoxState, Colony, Designs, Known, Round, YardState } from './yard/state.ts';
-export { conditionWords, failWords, fateWords, feedWords, statusWords } from './yard/statusWords.ts';
+export type { Designs, Known, YardState } from './yard/state.ts';
+export {
+  combWords,
+  conditionWords,
+  failWords,
+  fateWords,
+  feedWords,
+  purposeWords,
+  roleWords,
+  statusWords,
+  troubleWords,
+} from './yard/statusWords.ts';
 export { subjectsOf } from './yard/subjects.ts';
 export { type StatusEvent, statusAfter, transitions, transitionTable } from './yard/transitions.ts';
 export { type Spot, walkingOrder } from './yard/walk.ts';

@@ -6,18 +6,10 @@ import { changeYard, createYard } from '../services/yards.ts';
 import { boxPage } from '../store/boxes.ts';
 import { listYards } from '../store/yards.ts';
 import type { RouteOptions } from './options.ts';
+import { page } from './page.ts';
 
 const tags = ['yards'];
 const params = z.object({ id: Id });
-const page = {
-  after: z
-    .string()
-    .max(200)
-    .regex(/^[^~]*~[0-9a-fA-F-]{36}$/, 'A page key is the `next` of the page before.')
-    .optional(),
-  limit: z.coerce.number().int().min(1).max(200).default(50),
-};
-
 export const yardRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { context }) => {
   app.get('/yards', { schema: { tags, summary: 'All yards', response: { 200: z.array(Yard) } } }, () =>
     context().within(listYards),

@@ -3,7 +3,7 @@ import { futureProblem, ProblemsError, subjectsOf } from '@yellow-cell/core';
 import type { Store } from '../store/database.ts';
 import { appendEvents, findEvents, lockLog, saysTheSame } from '../store/events.ts';
 import type { Context } from './context.ts';
-import { refresh } from './refresh.ts';
+import { goOn, refresh } from './refresh.ts';
 import type { Touched } from './story.ts';
 
 /**
@@ -106,21 +106,24 @@ async function refreshFor(
   events: readonly LogEvent[],
 ): Promise<PostedEntries['toSettle']> {
   if (events.length === 0) return [];
-  const { toSettle } = await refresh(store, breeder, await touchedBy(store, events));
+  const { toSettle } =
+    (await goOn(store, breeder, events)) ?? (await refresh(store, breeder, await touchedBy(store, events)));
   return toSettle.map(({ event, sentence }) => ({ id: event.id, sentence }));
 }
 
 async function touchedBy(store: Store, events: readonly LogEvent[]): Promise<Touched> {
   const ids = (kind: Subject['kind']) =>
-    events.flatMap(({ subjects }) => subjects.filter((subject) => subject.kind === kind).map(({ id }) => id));
+    new Set(
+      events.flatMap(({ subjects }) =>
+        subjects.filter((subject) => subject.kind === kind).map(({ id }) => id),
+      ),
+    );
   const corrected = await findEvents(
     store,
     events.flatMap(({ corrects }) => corrects ?? []),
   );
-  const weather = [...events, ...corrected].flatMap((event) => {
-    if (event.kind !== 'weatherRecorded') return [];
-    const days = event.payload.days.map(({ date }) => date).sort();
-    return [{ yard: event.payload.yard, from: days[0] ?? '', to: days.at(-1) ?? '' }];
-  });
-  return { boxes: new Set(ids('box')), rounds: new Set(ids('round')), weather };
+  const yards = [...events, ...corrected].flatMap((event) =>
+    event.kind === 'weatherRecorded' ? [event.payload.yard] : [],
+  );
+  return { boxes: ids('box'), rounds: ids('round'), yards: new Set(yards) };
 }

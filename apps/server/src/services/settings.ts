@@ -1,9 +1,10 @@
 import type { SettingFields, Settings } from '@yellow-cell/contract';
 import { constantProblem, ProblemsError } from '@yellow-cell/core';
 import { type BreederRow, findBreeder, replaceSettings } from '../store/breeders.ts';
+import { allBoxIds } from '../store/standing.ts';
 import { Conflict, fieldChanges, NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
-import { rebuild } from './rebuild.ts';
+import { reckonAnew } from './refresh.ts';
 
 const FIELD_NAMES = { person: 'Name', units: 'Units', constants: 'Constants', workshop: 'Workshop' };
 
@@ -19,7 +20,7 @@ export async function changeSettings(context: Context, { version, ...fields }: S
     }
     const constantsChanged =
       fieldChanges(fields, before.settings, { constants: FIELD_NAMES.constants }).length > 0;
-    if (constantsChanged) await rebuild(store, context.breeder);
+    if (constantsChanged) await reckonAnew(store, context.breeder, await allBoxIds(store));
     return { ...fields, version: version + 1 };
   });
 }

@@ -1,15 +1,14 @@
 import type { LogEvent, Subject } from '@yellow-cell/contract';
-import { type Day, plusDays, registry } from '@yellow-cell/core';
 import type { Store } from '../store/database.ts';
 import { eventsAbout } from '../store/events.ts';
-import { boxesWaitingIn, boxesWithAttemptsIn } from '../store/readTables.ts';
+import { boxesWithAttemptsIn } from '../store/readTables.ts';
 
 /** What an append touched: boxes whose story it tells, and the rounds and yards it speaks of. */
 export interface Touched {
   boxes: ReadonlySet<string>;
   rounds: ReadonlySet<string>;
-  /** Weather recorded: of which yard, and the first and last day. */
-  weather: readonly { yard: string; from: Day; to: Day }[];
+  /** Yards whose weather was recorded. */
+  yards: ReadonlySet<string>;
 }
 
 interface Story {
@@ -21,9 +20,6 @@ interface Story {
 /** All events that bear on the boxes touched, on boxes that share a story with them, on their rounds, and their yards' weather. */
 export async function storyOf(store: Store, touched: Touched): Promise<Story> {
   const boxes = new Set([...touched.boxes, ...(await boxesWithAttemptsIn(store, [...touched.rounds]))]);
-  for (const { yard, from, to } of touched.weather) {
-    for (const box of await boxesWaitingIn(store, yard, plusDays(from, -LONGEST_WAIT_D), to)) boxes.add(box);
-  }
   const events = new Map<string, LogEvent>();
   for (let wanted = [...boxes]; wanted.length > 0; ) {
     for (const event of await eventsAbout(store, wanted)) events.set(event.id, event);
@@ -32,7 +28,7 @@ export async function storyOf(store: Store, touched: Touched): Promise<Story> {
   }
   const told = [...events.values()];
   const rounds = [...touched.rounds, ...subjectIds(told, 'round')];
-  const yards = [...touched.weather.map(({ yard }) => yard), ...subjectIds(told, 'yard')];
+  const yards = [...touched.yards, ...subjectIds(told, 'yard')];
   const around = [
     ...(await eventsAbout(store, rounds, 'grafted')),
     ...(await eventsAbout(store, yards, 'weatherRecorded')),
@@ -41,9 +37,6 @@ export async function storyOf(store: Store, touched: Touched): Promise<Story> {
   const all = [...events.values()];
   return { events: all, boxes: [...boxes], designIds: designIdsOf(all) };
 }
-
-/** Weather can bear on an attempt for as long as its failing may be put off. */
-const LONGEST_WAIT_D = registry.failedByLatest_d.range[1];
 
 function subjectIds(events: readonly LogEvent[], wanted: Subject['kind']): string[] {
   return [

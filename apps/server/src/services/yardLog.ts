@@ -29,7 +29,7 @@ async function logOf(store: Store, boxes: readonly string[]): Promise<Pick<YardL
   const { events, designIds } = await storyOf(store, {
     boxes: new Set(boxes),
     rounds: new Set(),
-    weather: [],
+    yards: new Set(),
   });
   return { events, designs: await loadDesigns(store, designIds) };
 }

@@ -121,10 +121,10 @@ export async function boxIdPage(
   return { ids: page.map(({ box_id }) => box_id), next: last ? `${last.label_key}~${last.box_id}` : null };
 }
 
-function splitKey(after: string | undefined): string[] {
+export function splitKey(after: string | undefined): string[] {
   if (after === undefined) return [];
   const at = after.lastIndexOf('~');
   return [after.slice(0, at), after.slice(at + 1)];
 }
 
-const escapeLike = (typed: string): string => typed.replace(/[\\%_]/g, (sign) => `\\${sign}`);
+export const escapeLike = (typed: string): string => typed.replace(/[\\%_]/g, (sign) => `\\${sign}`);

@@ -40,6 +40,23 @@ export async function eventsAbout(
   return rows.map(eventOf);
 }
 
+/** Blooms and trials of a yard in the order they were logged, without those that were withdrawn. */
+export async function seasonEvents(store: Store, yard: string): Promise<LogEvent[]> {
+  const rows = await withSubjects(store)
+    .where('event.kind', 'in', ['bloomSeen', 'trialBegun', 'trialEnded'])
+    .where('event.id', 'in', (eb) =>
+      eb.selectFrom('event_subject').select('event_id').where('subject_id', '=', yard),
+    )
+    .where(({ not, exists, selectFrom }) =>
+      not(
+        exists(selectFrom('event as later').select('later.id').whereRef('later.corrects', '=', 'event.id')),
+      ),
+    )
+    .orderBy('event.occurred_at')
+    .execute();
+  return rows.map(eventOf);
+}
+
 /** Ids of everything of a kind that the log speaks of. */
 export async function subjectsOfKind(store: Store, kind: Subject['kind']): Promise<string[]> {
   const rows = await store

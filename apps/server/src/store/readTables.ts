@@ -4,15 +4,20 @@ import type { ReadRows, RoundInsert, WeatherInsert } from './tables.ts';
 /** Rows in one statement stay far below PostgreSQL's 65,535 parameters. */
 const ROWS_AT_ONCE = 2_000;
 
+/** Rows of these stand for one box each, or for what lives in it. */
+const STATE_TABLES = ['box_state', 'compartment_state', 'attempt_state', 'queen_state', 'due_state'] as const;
+const BOX_TABLES = [...STATE_TABLES, 'event_to_settle'] as const;
+
 /** Replaces all that the read tables say of these boxes. */
 export async function replaceBoxRows(store: Store, boxes: readonly string[], rows: ReadRows): Promise<void> {
-  for (const table of ['box_state', 'compartment_state', 'attempt_state', 'event_to_settle'] as const) {
+  for (const table of BOX_TABLES)
     for (const some of chunks(boxes)) await store.deleteFrom(table).where('box_id', 'in', some).execute();
-  }
   for (const some of chunks(rows.boxes)) await store.insertInto('box_state').values(some).execute();
   for (const some of chunks(rows.compartments))
     await store.insertInto('compartment_state').values(some).execute();
   for (const some of chunks(rows.attempts)) await store.insertInto('attempt_state').values(some).execute();
+  for (const some of chunks(rows.queens)) await store.insertInto('queen_state').values(some).execute();
+  for (const some of chunks(rows.due)) await store.insertInto('due_state').values(some).execute();
   for (const some of chunks(rows.toSettle)) await store.insertInto('event_to_settle').values(some).execute();
 }
 
@@ -48,37 +53,15 @@ export async function boxesWithAttemptsIn(store: Store, rounds: readonly string[
   return rows.map(({ box_id }) => box_id);
 }
 
-/** Boxes of a yard with an attempt begun between two days, on which weather from then on may bear. */
-export async function boxesWaitingIn(
-  store: Store,
-  yard: string,
-  from: string,
-  to: string,
-): Promise<string[]> {
-  const rows = await store
-    .selectFrom('attempt_state as attempt')
-    .innerJoin('box_state as box', (join) =>
-      join.onRef('box.breeder_id', '=', 'attempt.breeder_id').onRef('box.box_id', '=', 'attempt.box_id'),
-    )
-    .select('attempt.box_id')
-    .distinct()
-    .where('box.yard_id', '=', yard)
-    .where('attempt.given_on', '>=', from)
-    .where('attempt.given_on', '<=', to)
-    .execute();
-  return rows.map(({ box_id }) => box_id);
+/** What is left to settle of these boxes, as it stands. */
+export async function toSettleOf(store: Store, boxes: readonly string[]): Promise<ReadRows['toSettle']> {
+  if (boxes.length === 0) return [];
+  return store.selectFrom('event_to_settle').selectAll().where('box_id', 'in', boxes).execute();
 }
 
 /** Empties every read table of this breeder, before they are rebuilt from the log. */
 export async function clearReadTables(store: Store): Promise<void> {
-  for (const table of [
-    'box_state',
-    'compartment_state',
-    'attempt_state',
-    'event_to_settle',
-    'round_state',
-    'weather_day',
-  ] as const) {
+  for (const table of [...BOX_TABLES, 'round_state', 'weather_day'] as const) {
     await store.deleteFrom(table).execute();
   }
 }

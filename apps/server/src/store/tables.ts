@@ -18,6 +18,8 @@ export interface Tables {
   round_state: RoundStateTable;
   weather_day: WeatherDayTable;
   event_to_settle: EventToSettleTable;
+  queen_state: QueenStateTable;
+  due_state: DueStateTable;
   sensor_reading: SensorReadingTable;
 }
 
@@ -86,6 +88,11 @@ export interface BoxStateTable extends Owned {
   stand: string | null;
   built_on: Day;
   taken_apart_on: Day | null;
+  /** All that the fold knows of it, to go on telling from; and the part of it that screens show, with what happened last. */
+  told: Json<object>;
+  shown: Json<object>;
+  /** When the last of its story happened. */
+  last_at: Instant;
 }
 export interface CompartmentStateTable extends Owned {
   box_id: string;
@@ -118,6 +125,7 @@ export interface RoundStateTable extends Owned {
   grafted_on: Day;
   grafts: number;
   accepted: number;
+  donor_queen: string | null;
 }
 export interface WeatherDayTable extends Owned {
   yard_id: string;
@@ -134,6 +142,33 @@ export interface EventToSettleTable extends Owned {
   sentence: string;
 }
 
+export interface QueenStateTable extends Owned {
+  queen_id: string;
+  box_id: string;
+  colony_id: string;
+  name: string | null;
+  /** Her mother's name as it was typed, or her id where she stands in the record. */
+  mother: string | null;
+  mother_id: string | null;
+  round_id: string | null;
+  birth_year: number | null;
+  colour: string | null;
+  number: string | null;
+  since: Day;
+  gone: string | null;
+  told: Json<object>;
+}
+/** Every piece of work that is expected, one row each. */
+export interface DueStateTable extends Owned {
+  box_id: string;
+  position: number;
+  kind: string;
+  yard_id: string | null;
+  due_from: Day;
+  due_to: Day;
+  lapses: boolean;
+}
+
 export interface SensorReadingTable extends Owned {
   box: string;
   measure: string;
@@ -148,6 +183,8 @@ export type ReadRows = {
   boxes: Insertable<BoxStateTable>[];
   compartments: Insertable<CompartmentStateTable>[];
   attempts: Insertable<AttemptStateTable>[];
+  queens: Insertable<QueenStateTable>[];
+  due: Insertable<DueStateTable>[];
   toSettle: Insertable<EventToSettleTable>[];
 };
 export type RoundInsert = Insertable<RoundStateTable>;

@@ -1,6 +1,7 @@
 import { buildingConstants } from './building.ts';
 import type { Constant } from './constant.ts';
 import { airConstants, beesConstants, sunConstants, warmthConstants, winterConstants } from './physics.ts';
+import { ruleSwitches } from './switches.ts';
 import { watchingConstants } from './watching.ts';
 
 /**
@@ -9,6 +10,7 @@ import { watchingConstants } from './watching.ts';
  */
 export const registry = {
   ...watchingConstants,
+  ...ruleSwitches,
   ...beesConstants,
   ...airConstants,
   ...warmthConstants,

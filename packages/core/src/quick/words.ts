@@ -62,6 +62,7 @@ const entries: readonly (readonly [string, Meaning])[] = [
   ['culled killed', { is: 'fate', fate: 'culled' }],
   ['died dead', { is: 'fate', fate: 'died' }],
   ['colony', { is: 'fate', fate: 'colony' }],
+  ['aside', { is: 'fate', fate: 'aside' }],
   ['vent', { is: 'state', state: 'vent' }],
   ['open', { is: 'state', state: 'open' }],
   ['closed shut', { is: 'state', state: 'closed' }],

@@ -78,8 +78,8 @@ describe('what an entry is about', () => {
   it('is every box, colony, attempt, round and yard that it names', () => {
     expect(subjectsOf(told('combined', CELL, { box: 'a', colony: 'b', intoBox: 'c', into: 'd' }))).toEqual([
       { kind: 'box', id: 'a' },
-      { kind: 'box', id: 'c' },
       { kind: 'colony', id: 'b' },
+      { kind: 'box', id: 'c' },
       { kind: 'colony', id: 'd' },
     ]);
     expect(

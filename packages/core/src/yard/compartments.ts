@@ -1,9 +1,10 @@
-import type { DesignContent, Status } from '@yellow-cell/contract';
+import type { Attempt, BoxState, Colony, DesignContent, Frame, Queen, Status } from '@yellow-cell/contract';
 import { deriveBox } from '../box/model.ts';
 import { compartmentNames } from '../box/names.ts';
-import { withoutPart, withPart } from '../box/parts.ts';
+import { type PartPatch, withoutPart, withPart } from '../box/parts.ts';
 import type { Day } from '../calendar/days.ts';
-import type { Attempt, BoxState, Colony, Designs, YardState } from './state.ts';
+import type { Designs, YardState } from './state.ts';
+import { queensIn } from './tell/queensIn.ts';
 
 /** A compartment of a box as it stands: its bays, what it is called there, and what lives in it. */
 export interface StandingCompartment {
@@ -15,6 +16,11 @@ export interface StandingCompartment {
   since: Day | null;
   colony?: Colony;
   attempt?: Attempt;
+  /** Queens that are known to live in it; two at once are possible. */
+  queens: readonly Queen[];
+  /** Queens put aside that go back, and frames out of it. */
+  away: readonly Queen[];
+  framesOut: readonly Frame[];
 }
 
 /** The box as it was drawn. */
@@ -22,7 +28,7 @@ export function drawnDesign(designs: Designs, box: BoxState): DesignContent | un
   return designs.get(box.design)?.versions.find(({ number }) => number === box.version)?.content;
 }
 
-/** The box as it stands: without the dividers that were pulled, its entrances as they were turned. */
+/** The box as it stands: its boards, entrances, vents and holes as they were pulled, moved, turned and closed. */
 export function designOf(designs: Designs, box: BoxState): DesignContent | undefined {
   const drawn = drawnDesign(designs, box);
   return drawn && standing(drawn, box);
@@ -30,17 +36,23 @@ export function designOf(designs: Designs, box: BoxState): DesignContent | undef
 
 /** Standing designs are kept by what was changed: the drawing of a box is derived once, however often it is folded. */
 const kept = new WeakMap<DesignContent, Map<string, DesignContent>>();
-function standing(drawn: DesignContent, { pulled = [], entranceStates = {} }: BoxState): DesignContent {
-  if (pulled.length === 0 && Object.keys(entranceStates).length === 0) return drawn;
-  const key = JSON.stringify([pulled, Object.entries(entranceStates).sort()]);
+function standing(drawn: DesignContent, box: BoxState): DesignContent {
+  const { pulled = [], grooves = {}, entranceStates = {}, ventsShut = [], holes = {} } = box;
+  const set: [string, PartPatch][] = [
+    ...Object.entries(grooves).map(([id, groove]): [string, PartPatch] => [id, { groove }]),
+    ...Object.entries(entranceStates).map(([id, state]): [string, PartPatch] => [id, { state }]),
+    ...Object.entries(holes).map(([id, closedBy]): [string, PartPatch] => [id, { closedBy }]),
+  ];
+  const out = [...pulled, ...ventsShut];
+  if (out.length === 0 && set.length === 0) return drawn;
+  const key = JSON.stringify([out, set.sort()]);
   const known = kept.get(drawn) ?? new Map<string, DesignContent>();
   kept.set(drawn, known);
   const found = known.get(key);
   if (found) return found;
-  const without = pulled.reduce(withoutPart, drawn);
-  const made = Object.entries(entranceStates).reduce(
-    (design, [id, state]) => withPart(design, id, { state }),
-    without,
+  const made = set.reduce(
+    (design, [id, patch]) => withPart(design, id, patch),
+    out.reduce(withoutPart, drawn),
   );
   known.set(key, made);
   return made;
@@ -61,6 +73,7 @@ export function compartmentsOf(state: YardState, designs: Designs, box: BoxState
     : compartments.map(({ name }) => name);
   const here = [...state.colonies.values()].filter((colony) => colony.box === box.id);
   return compartments.map(({ bays: ids, frames }, position) => {
+    const slots = new Set(frames.map(({ id }) => id));
     const of = here.filter((colony) => colony.bays.some((bay) => ids.includes(bay)));
     const living = of.find(({ ended }) => !ended);
     const last = of.at(-1);
@@ -74,6 +87,13 @@ export function compartmentsOf(state: YardState, designs: Designs, box: BoxState
       since: living?.since ?? last?.ended?.on ?? null,
       ...(living ? { colony: living } : {}),
       ...(attempt ? { attempt } : {}),
+      queens: living ? queensIn(state.queens, living.id) : [],
+      away: living
+        ? [...state.queens.values()].filter(({ colony, gone }) => colony === living.id && gone?.backBy)
+        : [],
+      framesOut: [...state.frames.values()].filter(
+        ({ out }) => out?.from.box === box.id && slots.has(out.from.slot),
+      ),
     };
   });
 }

@@ -3,7 +3,8 @@ import { type Day, dayAt } from '../calendar/days.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { effective } from './order.ts';
 import type { Known, YardState } from './state.ts';
-import { type Telling, tell } from './tell.ts';
+import { tell } from './tell/tell.ts';
+import type { Telling } from './tell/telling.ts';
 
 /** An effective event with the day it happened on, in its own zone. */
 interface DatedEvent {
@@ -37,23 +38,48 @@ export function foldChronicle(
   asOf?: Day,
   constants = defaultConstants,
 ): YardState {
+  return foldOn(nothing, known, dated, asOf, constants);
+}
+
+/** Goes on telling from a state in which everything before these events is told already. */
+export function foldOn(
+  state: YardState,
+  known: Known,
+  dated: readonly DatedEvent[],
+  asOf?: Day,
+  constants = defaultConstants,
+): YardState {
   const telling: Telling = {
     known,
     constants,
-    boxes: new Map(),
-    colonies: new Map(),
-    attempts: new Map(),
-    rounds: new Map(),
-    weather: new Map(),
+    boxes: new Map(state.boxes),
+    colonies: new Map(state.colonies),
+    attempts: new Map(state.attempts),
+    queens: new Map(state.queens),
+    frames: new Map(state.frames),
+    rounds: new Map(state.rounds),
+    weather: new Map([...state.weather].map(([yard, days]) => [yard, new Map(days)])),
   };
-  const story: LogEvent[] = [];
-  const toSettle: { event: LogEvent; sentence: string }[] = [];
+  const story = [...state.story];
+  const toSettle = [...state.toSettle];
   for (const { event, on } of dated) {
     if (asOf !== undefined && on > asOf) continue;
     const sentence = tell(telling, event, on);
     if (sentence === undefined) story.push(event);
     else toSettle.push({ event, sentence });
   }
-  const { boxes, colonies, attempts, rounds, weather } = telling;
-  return { boxes, colonies, attempts, rounds, weather, story, toSettle };
+  const { known: _, constants: __, ...told } = telling;
+  return { ...told, story, toSettle };
 }
+
+const nothing: YardState = {
+  boxes: new Map(),
+  colonies: new Map(),
+  attempts: new Map(),
+  queens: new Map(),
+  frames: new Map(),
+  rounds: new Map(),
+  weather: new Map(),
+  story: [],
+  toSettle: [],
+};

@@ -1,11 +1,9 @@
 import type { LogEvent } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { bodiesOf } from '../box/stack.ts';
-import { defaultConstants } from '../constants/registry.ts';
 import { compartmentsOf } from './compartments.ts';
-import { expectationsOf } from './expectations.ts';
 import { fold } from './fold.ts';
-import { bays, begun, known, threeWayDesign, told } from './story.test.kit.ts';
+import { bays, begun, known, threeWayDesign, told, workOf } from './story.test.kit.ts';
 import { warningsOf } from './warnings.ts';
 
 const body = threeWayDesign().versions.flatMap(({ content }) => bodiesOf(content))[0];
@@ -113,13 +111,8 @@ describe('an entrance turned', () => {
       [...story, turned('2026-05-29', low, 'vent'), turned('2026-05-29', high, 'vent')],
       '2026-05-31',
     );
-    const colony = shut.state.colonies.get('colony-2');
-    expect(colony?.shutOn).toBe('2026-05-29');
-    const due = colony
-      ? expectationsOf(colony, undefined, new Map(), defaultConstants).find(
-          ({ kind }) => kind === 'openEntrance',
-        )
-      : undefined;
+    expect(shut.state.colonies.get('colony-2')?.shutOn).toBe('2026-05-29');
+    const due = workOf(shut.state, 'colony-2').find(({ kind }) => kind === 'openEntrance');
     expect(due).toMatchObject({
       from: '2026-05-30',
       to: '2026-06-01',
@@ -146,15 +139,8 @@ describe('feed and strips', () => {
       told('fed', '2026-05-25', { ...of, feed: 'syrup11', amount_kg: 0.9 }),
       told('stripsPut', '2026-05-25', { ...of, product: 'Strips', outBy: '2026-07-06' }),
     ];
-    const due = (all: readonly LogEvent[], day: string) => {
-      const colony = fold(known, all, day).colonies.get('colony-2');
-      return colony
-        ? expectationsOf(colony, undefined, new Map(), defaultConstants).map(({ kind, expected }) => [
-            kind,
-            expected,
-          ])
-        : [];
-    };
+    const due = (all: readonly LogEvent[], day: string) =>
+      workOf(fold(known, all, day), 'colony-2').map(({ kind, expected }) => [kind, expected]);
     expect(due(events, '2026-05-26')).toEqual(
       expect.arrayContaining([
         ['refillFeed', '2026-05-31'],
@@ -173,12 +159,7 @@ describe('feed and strips', () => {
 
 describe('work', () => {
   const of = { box: 'box-1', colony: 'colony-1' };
-  const due = (all: readonly LogEvent[], day: string) => {
-    const state = fold(known, all, day);
-    const colony = state.colonies.get('colony-1');
-    const attempt = state.attempts.get('attempt-1');
-    return colony ? expectationsOf(colony, attempt, new Map(), defaultConstants) : [];
-  };
+  const due = (all: readonly LogEvent[], day: string) => workOf(fold(known, all, day), 'colony-1');
   it('put off waits for its day, dismissed is gone, and another status has work of its own', () => {
     const kinds = (all: readonly LogEvent[]) => due(all, '2026-06-02').map(({ kind, from }) => [kind, from]);
     expect(kinds(story)).toContainEqual(['scorePattern', '2026-06-02']);

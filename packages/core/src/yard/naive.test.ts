@@ -182,6 +182,11 @@ function write(step: Step, on: Day, line: Line, target: Line, event: LogEvent): 
       return true;
     default:
       if (!target.colony || target === line) return false;
+      // Bees without a queen take over the queen, cell or virgin of those that join them.
+      if (['stocked', 'failed'].includes(target.status) && !['stocked', 'failed'].includes(line.status)) {
+        const { status, since, attempt, laid, over } = line;
+        Object.assign(target, { status, since, attempt, laid, over });
+      }
       leave();
       return true;
   }

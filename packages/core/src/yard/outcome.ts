@@ -1,6 +1,5 @@
-import type { FailReason } from '@yellow-cell/contract';
+import type { Attempt, FailReason } from '@yellow-cell/contract';
 import type { Day } from '../calendar/days.ts';
-import type { Attempt } from './state.ts';
 
 /** The days on which an attempt is decided; either may be missing. */
 export interface Outcome {

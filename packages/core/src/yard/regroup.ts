@@ -1,19 +1,22 @@
-import type { Status } from '@yellow-cell/contract';
+import type { BoxState, Colony, Queen, Status } from '@yellow-cell/contract';
 import { type Compartment, deriveBox, hasExit } from '../box/model.ts';
 import type { Day } from '../calendar/days.ts';
 import { designOf, livingIn } from './compartments.ts';
-import type { BoxState, Colony, Known } from './state.ts';
+import type { Known } from './state.ts';
+import { queensIn } from './tell/queensIn.ts';
 
 interface Colonies {
   known: Known;
   boxes: ReadonlyMap<string, BoxState>;
   colonies: Map<string, Colony>;
+  queens: Map<string, Queen>;
 }
 /** Of two colonies that become one, the one whose queen is surer keeps its name and its attempt. */
 const SURER: readonly Status[] = [
   'proven',
   'laying',
   'queenright',
+  'caged',
   'virgin',
   'cellGiven',
   'stocked',
@@ -39,6 +42,8 @@ export function regroup(told: Colonies, box: BoxState, on: Day): void {
     if (!stays || joins.length === 0) continue;
     for (const colony of joins)
       told.colonies.set(colony.id, { ...colony, status: 'empty', since: on, ended: { on, how: 'combined' } });
+    for (const queen of joins.flatMap(({ id }) => queensIn(told.queens, id)))
+      told.queens.set(queen.id, { ...queen, colony: stays.id, since: on });
     const all = new Set([...stays.bays, ...joins.flatMap((colony) => colony.bays)]);
     told.colonies.set(stays.id, { ...stays, bays: [...all], combinedOn: on });
   }

@@ -1,10 +1,21 @@
-import type { Condition, FailReason, Feed, QueenFate, Status } from '@yellow-cell/contract';
+import type {
+  BoxRole,
+  CombContent,
+  Condition,
+  FailReason,
+  Feed,
+  FramePurpose,
+  QueenFate,
+  Status,
+  Trouble,
+} from '@yellow-cell/contract';
 
 export const statusWords: Readonly<Record<Status, string>> = {
   empty: 'empty',
   stocked: 'stocked, no queen',
   cellGiven: 'cell given',
   virgin: 'virgin',
+  caged: 'caged queen',
   laying: 'laying',
   proven: 'proven',
   queenright: 'queenright',
@@ -31,6 +42,7 @@ export const fateWords: Readonly<Record<QueenFate, string>> = {
   colony: 'to a colony',
   culled: 'culled',
   died: 'died',
+  aside: 'put aside',
 };
 
 /** What a box or a part is like. */
@@ -49,4 +61,46 @@ export const feedWords: Readonly<Record<Feed, string>> = {
   patty: 'patty',
   drySugar: 'dry sugar',
   storesFrame: 'stores in the comb',
+};
+
+export const roleWords: Readonly<Record<BoxRole, string>> = {
+  mating: 'mating',
+  holding: 'holding a donor',
+  bank: 'bank',
+  starter: 'starter',
+  finisher: 'finisher',
+  wintering: 'wintering',
+  showing: 'showing',
+  stores: 'stores',
+};
+
+export const troubleWords: Readonly<Record<Trouble, string>> = {
+  robbing: 'robbing',
+  wasps: 'wasps',
+  beetles: 'beetles',
+  chalk: 'chalk brood',
+  deformedWings: 'deformed wings',
+  mites: 'mites',
+  dysentery: 'dysentery',
+};
+
+export const combWords: Readonly<Record<CombContent, string>> = {
+  eggs: 'eggs',
+  openBrood: 'open brood',
+  sealed: 'sealed brood',
+  drone: 'drone brood',
+  stores: 'stores',
+  pollen: 'pollen',
+  partDrawn: 'part drawn',
+  foundation: 'foundation',
+};
+
+export const purposeWords: Readonly<Record<FramePurpose, string>> = {
+  equalise: 'to equalise',
+  stock: 'to stock',
+  reduce: 'to reduce',
+  show: 'to be shown',
+  graft: 'for a graft',
+  search: 'to be searched',
+  other: 'moved',
 };

@@ -2,7 +2,11 @@ import type { Design, Entry, EntryOf, EventKind, LogEvent, WeatherDay } from '@y
 import { bayIdsOf } from '../box/stack.ts';
 import { standardDesign } from '../box/standardDesign.ts';
 import { type Day, instantOf, plusDays } from '../calendar/days.ts';
-import type { Known } from './state.ts';
+import { defaultConstants } from '../constants/registry.ts';
+import { compartmentsOf } from './compartments.ts';
+import type { Expectation, Weather } from './due/expectation.ts';
+import { expectationsOf } from './due/rules.ts';
+import type { Known, YardState } from './state.ts';
 import { subjectsOf } from './subjects.ts';
 
 /** Helpers for telling stories in tests: short ids, days instead of instants. */
@@ -87,4 +91,18 @@ export function weatherOf(from: Day, flying_h: readonly number[]): WeatherDay[] 
     rain_mm: 0,
     flying_h: hours,
   }));
+}
+
+/** What is expected of a colony as the state stands. */
+export function workOf(
+  state: YardState,
+  colony: string,
+  weather: Weather = new Map(),
+  constants = defaultConstants,
+): Expectation[] {
+  return [...state.boxes.values()].flatMap((box) =>
+    compartmentsOf(state, known.designs, box)
+      .filter((each) => each.colony?.id === colony)
+      .flatMap((each) => expectationsOf(each, box, weather, constants)),
+  );
 }

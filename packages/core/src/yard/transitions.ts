@@ -1,7 +1,8 @@
 import type { EventKind, Status } from '@yellow-cell/contract';
 
 /**
- * Which events lead from which status to which: the one table, printed in docs/models.md.
+ * Which events lead from which status to which: the one table, printed in docs/models.md. `queenGiven` stands here
+ * twice, by what is given.
  * `same` keeps the status: the event is an observation that adds to the record.
  */
 interface Transition {
@@ -15,6 +16,8 @@ export const transitions = {
     { from: ['stocked', 'failed', 'unknown'], to: 'stocked' },
   ],
   cellGiven: [{ from: ['stocked', 'failed', 'unknown'], to: 'cellGiven' }],
+  virginGiven: [{ from: ['stocked', 'failed', 'unknown'], to: 'virgin' }],
+  matedGiven: [{ from: ['stocked', 'failed', 'unknown'], to: 'caged' }],
   cellOpened: [
     { from: ['cellGiven'], to: 'virgin' },
     { from: ['virgin', 'laying', 'proven'], to: 'same' },
@@ -22,23 +25,37 @@ export const transitions = {
   eggsSeen: [
     { from: ['cellGiven', 'virgin'], to: 'laying' },
     { from: ['laying', 'proven', 'queenright'], to: 'same' },
-    { from: ['stocked', 'unknown'], to: 'queenright' },
+    { from: ['stocked', 'unknown', 'caged'], to: 'queenright' },
   ],
   patternScored: [
     { from: ['cellGiven', 'virgin', 'laying'], to: 'proven' },
     { from: ['proven', 'queenright'], to: 'same' },
+    { from: ['caged'], to: 'queenright' },
   ],
   failed: [
-    { from: ['stocked', 'cellGiven', 'virgin', 'laying', 'proven', 'queenright', 'unknown'], to: 'failed' },
+    {
+      from: ['stocked', 'cellGiven', 'virgin', 'caged', 'laying', 'proven', 'queenright', 'unknown'],
+      to: 'failed',
+    },
   ],
-  queenTaken: [{ from: ['virgin', 'laying', 'proven', 'queenright'], to: 'stocked' }],
+  queenTaken: [{ from: ['virgin', 'caged', 'laying', 'proven', 'queenright'], to: 'stocked' }],
   combined: [
     {
-      from: ['stocked', 'cellGiven', 'virgin', 'laying', 'proven', 'queenright', 'failed', 'unknown'],
+      from: [
+        'stocked',
+        'cellGiven',
+        'virgin',
+        'caged',
+        'laying',
+        'proven',
+        'queenright',
+        'failed',
+        'unknown',
+      ],
       to: 'empty',
     },
   ],
-} as const satisfies Partial<Record<EventKind, readonly Transition[]>>;
+} as const satisfies Partial<Record<EventKind | 'virginGiven' | 'matedGiven', readonly Transition[]>>;
 
 export type StatusEvent = keyof typeof transitions;
 

@@ -1,4 +1,5 @@
 import type {
+  BoxState,
   DesignContent,
   EntranceState,
   Occupant,
@@ -9,7 +10,7 @@ import type {
 import { deriveBox, hasExit, reachQuestionOf } from '../box/model.ts';
 import { reach } from '../reach/reach.ts';
 import { compartmentsOf, designOf, livingIn } from './compartments.ts';
-import type { BoxState, Designs, YardState } from './state.ts';
+import type { Designs, YardState } from './state.ts';
 import { statusWords } from './statusWords.ts';
 
 /** A change to a box that is thought about before it is logged. */

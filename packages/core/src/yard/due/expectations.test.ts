@@ -1,19 +1,15 @@
+import type { Attempt } from '@yellow-cell/contract';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { daysBetween, plusDays } from '../calendar/days.ts';
-import { constantsWith, defaultConstants } from '../constants/registry.ts';
-import {
-  type Expectation,
-  expectationsOf,
-  failBy,
-  firstExpectation,
-  urgencyOn,
-  type Weather,
-} from './expectations.ts';
-import { fold } from './fold.ts';
-import { outcomeOf, verdictOn } from './outcome.ts';
-import type { Attempt, YardState } from './state.ts';
-import { bays, begun, known, OF, told, weatherOf, YARD } from './story.test.kit.ts';
+import { daysBetween, plusDays } from '../../calendar/days.ts';
+import { constantsWith, defaultConstants } from '../../constants/registry.ts';
+import { fold } from '../fold.ts';
+import { outcomeOf, verdictOn } from '../outcome.ts';
+import type { YardState } from '../state.ts';
+import { bays, begun, known, OF, told, weatherOf, workOf, YARD } from '../story.test.kit.ts';
+import type { Expectation, Weather } from './expectation.ts';
+import { firstExpectation, urgencyOn } from './urgency.ts';
+import { failBy } from './weather.ts';
 
 const CELL = '2026-05-10';
 const day = (count: number) => plusDays(CELL, count);
@@ -21,11 +17,7 @@ const none: Weather = new Map();
 const weatherFrom = (first: number, hours: readonly number[]): Weather =>
   new Map(weatherOf(day(first), hours).map((each) => [each.date, each]));
 
-function expected(state: YardState, weather = none): Expectation[] {
-  const colony = state.colonies.get('colony-1');
-  if (!colony) throw new Error('no colony');
-  return expectationsOf(colony, state.attempts.get('attempt-1'), weather, defaultConstants);
-}
+const expected = (state: YardState, weather = none): Expectation[] => workOf(state, 'colony-1', weather);
 const find = (list: readonly Expectation[], kind: Expectation['kind']) =>
   list.find((each) => each.kind === kind);
 const attempt = (): Attempt => fold(known, begun(CELL)).attempts.get('attempt-1') as Attempt;

@@ -1,0 +1,215 @@
+import type { Attempt, BoxStanding, BoxState, Colony, LogEvent, Queen } from '@yellow-cell/contract';
+import {
+  type Constants,
+  compartmentsOf,
+  type Day,
+  expectationsOf,
+  failBy,
+  type Known,
+  outcomeOf,
+  type Weather,
+  type YardState,
+} from '@yellow-cell/core';
+import type { ReadRows, RoundInsert, WeatherInsert } from '../store/tables.ts';
+
+/** What the state of some boxes says, as rows of the read tables. */
+export interface Told {
+  breeder: string;
+  state: YardState;
+  known: Known;
+  constantsFor: (box: BoxState) => Constants;
+  /** What happened last in a box, newest last, and when. */
+  recentOf: (box: string) => { recent: readonly LogEvent[]; lastAt: string };
+}
+
+const RECENT = 5;
+export const lastOf = (events: readonly LogEvent[]): LogEvent[] => events.slice(-RECENT);
+
+export function rowsOf(told: Told): ReadRows {
+  const { breeder: breeder_id, state, known, constantsFor, recentOf } = told;
+  const rows: ReadRows = { boxes: [], compartments: [], attempts: [], queens: [], due: [], toSettle: [] };
+  for (const box of state.boxes.values()) {
+    const whole = wholeOf(state, box);
+    const { recent, lastAt } = recentOf(box.id);
+    rows.boxes.push({
+      breeder_id,
+      box_id: box.id,
+      label: box.label,
+      label_key: labelKey(box.label),
+      design_id: box.design,
+      design_version: box.version,
+      yard_id: box.place?.yard ?? null,
+      stand: box.place?.stand ?? null,
+      built_on: box.builtOn,
+      taken_apart_on: box.takenApartOn ?? null,
+      told: JSON.stringify(whole),
+      shown: JSON.stringify({ ...shownOf(whole), recent } satisfies BoxStanding),
+      last_at: lastAt,
+    });
+    const weather = weatherAt(state, box);
+    for (const compartment of compartmentsOf(state, known.designs, box)) {
+      const expected = expectationsOf(compartment, box, weather, constantsFor(box));
+      const first = expected.find(({ lapses, quiet }) => !lapses && !quiet);
+      rows.compartments.push({
+        breeder_id,
+        box_id: box.id,
+        position: compartment.position,
+        name: compartment.name,
+        frames: compartment.frames,
+        status: compartment.status,
+        since: compartment.since,
+        due: first?.kind ?? null,
+        due_from: first?.from ?? null,
+        due_expected: first?.expected ?? null,
+        due_to: first?.to ?? null,
+      });
+      for (const { kind, from, to, lapses = false } of expected)
+        rows.due.push({
+          breeder_id,
+          box_id: box.id,
+          position: compartment.position,
+          kind,
+          yard_id: box.place?.yard ?? null,
+          due_from: from,
+          due_to: to,
+          lapses,
+        });
+    }
+  }
+  for (const attempt of state.attempts.values()) {
+    const box = state.boxes.get(attempt.box);
+    if (box) rows.attempts.push(attemptRow(told, attempt, box));
+  }
+  for (const queen of state.queens.values())
+    if (state.boxes.has(queen.box)) rows.queens.push(queenRow(breeder_id, queen));
+  for (const { event, sentence } of state.toSettle)
+    for (const subject of event.subjects)
+      if (subject.kind === 'box')
+        rows.toSettle.push({ breeder_id, event_id: event.id, box_id: subject.id, sentence });
+  return rows;
+}
+
+/** All that the fold knows of one box, to go on telling from. */
+function wholeOf(
+  { colonies, attempts, queens, frames }: YardState,
+  box: BoxState,
+): Omit<BoxStanding, 'recent'> {
+  const own = [...colonies.values()].filter((colony) => colony.box === box.id);
+  const holds = new Set(own.flatMap(({ attempt }) => attempt ?? []));
+  return {
+    box,
+    colonies: own,
+    attempts: [...attempts.values()].filter((attempt) => attempt.box === box.id || holds.has(attempt.id)),
+    queens: [...queens.values()].filter((queen) => queen.box === box.id),
+    frames: [...frames.values()].filter(({ at, out }) => (at ?? out?.from)?.box === box.id),
+  };
+}
+
+/** What screens show of it: who lives there, and who was there last where nobody does. */
+function shownOf({ box, colonies, attempts, queens, frames }: Omit<BoxStanding, 'recent'>) {
+  const lastThere = new Map<string, Colony>();
+  for (const colony of colonies) for (const bay of colony.bays) lastThere.set(bay, colony);
+  const shown = colonies.filter(
+    (colony) => !colony.ended || colony.bays.some((bay) => lastThere.get(bay) === colony),
+  );
+  const living = new Set(shown.flatMap(({ id, ended }) => (ended ? [] : [id])));
+  const current = new Set(shown.flatMap(({ ended, attempt }) => (ended || !attempt ? [] : [attempt])));
+  return {
+    box,
+    colonies: shown,
+    attempts: attempts.filter(({ id }) => current.has(id)),
+    queens: queens.filter(({ colony, gone }) => living.has(colony) && (!gone || gone.backBy)),
+    frames,
+  };
+}
+
+function attemptRow(
+  { breeder, state, constantsFor }: Told,
+  attempt: Attempt,
+  box: BoxState,
+): ReadRows['attempts'][number] {
+  const { takeOn, missOn } = outcomeOf(attempt);
+  return {
+    breeder_id: breeder,
+    attempt_id: attempt.id,
+    box_id: box.id,
+    design_id: box.design,
+    frames: attempt.frames,
+    round_id: attempt.round ?? null,
+    given_on: attempt.givenOn,
+    take_on: takeOn,
+    miss_on: missOn,
+    fail_by: failBy(attempt, weatherAt(state, box), constantsFor(box)),
+    reason: attempt.failed?.reason ?? null,
+  };
+}
+
+function queenRow(breeder_id: string, queen: Queen): ReadRows['queens'][number] {
+  const { mother, mark, gone } = queen;
+  return {
+    breeder_id,
+    queen_id: queen.id,
+    box_id: queen.box,
+    colony_id: queen.colony,
+    name: queen.name ?? null,
+    mother: mother && 'name' in mother ? mother.name : null,
+    mother_id: mother && 'queen' in mother ? mother.queen : null,
+    round_id: queen.round ?? null,
+    birth_year: queen.birthYear ?? null,
+    colour: mark?.colour ?? null,
+    number: mark?.number ?? null,
+    since: queen.since,
+    gone: gone?.to ?? null,
+    told: JSON.stringify(queen),
+  };
+}
+
+function weatherAt(state: YardState, box: BoxState): Weather {
+  return (box.place && state.weather.get(box.place.yard)) ?? NO_WEATHER;
+}
+const NO_WEATHER: Weather = new Map<Day, never>();
+
+export function roundRows(
+  breeder_id: string,
+  { rounds }: YardState,
+  touched: ReadonlySet<string>,
+): RoundInsert[] {
+  return [...rounds.values()]
+    .filter(({ id }) => touched.has(id))
+    .map(({ id, number, donor, donorQueen, graftedOn, grafts, accepted }) => ({
+      breeder_id,
+      round_id: id,
+      number,
+      donor,
+      donor_queen: donorQueen ?? null,
+      grafted_on: graftedOn,
+      grafts,
+      accepted,
+    }));
+}
+
+export function weatherRows(
+  breeder_id: string,
+  { weather }: YardState,
+  touched: ReadonlySet<string>,
+): WeatherInsert[] {
+  return [...weather].flatMap(([yard_id, days]) =>
+    touched.has(yard_id)
+      ? [...days.values()].map(({ date, min_C, max_C, wind_ms, rain_mm, flying_h }) => ({
+          breeder_id,
+          yard_id,
+          day: date,
+          min_c: min_C,
+          max_c: max_C,
+          wind_ms,
+          rain_mm,
+          flying_h,
+        }))
+      : [],
+  );
+}
+
+/** Pads every run of digits, so that labels sort as people count: B2 before B10. */
+function labelKey(label: string): string {
+  return label.toUpperCase().replace(/\d+/g, (digits) => digits.padStart(10, '0'));
+}

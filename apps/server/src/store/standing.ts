@@ -1,0 +1,188 @@
+import type { Attempt, BoxStanding, Queen, Round, WeatherDay } from '@yellow-cell/contract';
+import { type RawBuilder, sql } from 'kysely';
+import { splitKey } from './boxes.ts';
+import type { Store } from './database.ts';
+
+/** A box as it is kept: the text that screens get, and what is needed beside it. */
+export interface ShownRow {
+  key: string;
+  design: string;
+  version: number;
+  text: string;
+}
+
+const shownColumns = [
+  sql<string>`box.label_key || '~' || box.box_id`.as('key'),
+  'box.design_id as design',
+  'box.design_version as version',
+  sql<string>`box.shown::text`.as('text'),
+] as const;
+
+/** A page of a yard's boxes in the order of their labels; one more than asked for says that there are more. */
+export function shownPageQuery(store: Store, yard: string, after: string | undefined, limit: number) {
+  const [afterKey = '', afterId = ''] = splitKey(after);
+  return store
+    .selectFrom('box_state as box')
+    .select(shownColumns)
+    .where('yard_id', '=', yard)
+    .where('taken_apart_on', 'is', null)
+    .$if(after !== undefined, (q) =>
+      q.where(sql<boolean>`(label_key, box_id) > (${afterKey}, ${afterId}::uuid)`),
+    )
+    .orderBy('label_key')
+    .orderBy('box_id')
+    .limit(limit + 1);
+}
+
+/** Boxes with work that is due on a day, the most pressing first. */
+export function shownDueQuery(store: Store, yard: string, on: string, limit: number) {
+  return store
+    .selectFrom((eb) =>
+      eb
+        .selectFrom('due_state')
+        .select(['box_id', sql<string>`min(due_to)`.as('first')])
+        .where('yard_id', '=', yard)
+        .where('due_from', '<=', on)
+        .where((where) => where.or([where('lapses', '=', false), where('due_to', '>=', on)]))
+        .groupBy('box_id')
+        .orderBy('first')
+        .orderBy('box_id')
+        .limit(limit)
+        .as('due'),
+    )
+    .innerJoin('box_state as box', 'box.box_id', 'due.box_id')
+    .select(shownColumns)
+    .where('taken_apart_on', 'is', null)
+    .orderBy('due.first')
+    .orderBy('box.label_key');
+}
+
+export function shownBoxQuery(store: Store, box: string) {
+  return store
+    .selectFrom('box_state as box')
+    .select([...shownColumns, 'box.yard_id as yard'])
+    .where('box_id', '=', box);
+}
+
+/** Where a box stands, with all that the fold knows of it. */
+export interface ToldRow {
+  box_id: string;
+  told: Omit<BoxStanding, 'recent'>;
+  shown: BoxStanding;
+  last_at: string;
+}
+
+export async function toldBoxes(store: Store, boxes: readonly string[]): Promise<ToldRow[]> {
+  if (boxes.length === 0) return [];
+  return store
+    .selectFrom('box_state')
+    .select(['box_id', 'told', 'shown', 'last_at'])
+    .where('box_id', 'in', boxes)
+    .$castTo<ToldRow>()
+    .execute();
+}
+
+/** Boxes of all events about these subjects. */
+export async function boxesOfSubjects(store: Store, subjects: readonly string[]): Promise<string[]> {
+  if (subjects.length === 0) return [];
+  const rows = await store
+    .selectFrom('event_subject as about')
+    .innerJoin('event_subject as box', (join) =>
+      join.onRef('box.breeder_id', '=', 'about.breeder_id').onRef('box.event_id', '=', 'about.event_id'),
+    )
+    .select('box.subject_id as id')
+    .distinct()
+    .where('about.subject_id', 'in', subjects)
+    .where('box.kind', '=', 'box')
+    .execute();
+  return rows.map(({ id }) => id);
+}
+
+export async function boxIdsIn(store: Store, yard: string): Promise<string[]> {
+  const rows = await store.selectFrom('box_state').select('box_id').where('yard_id', '=', yard).execute();
+  return rows.map(({ box_id }) => box_id);
+}
+
+/** Boxes of this breeder whose read rows were written before boxes were kept whole. */
+export async function boxesUntold(store: Store): Promise<boolean> {
+  const found = await store
+    .selectFrom('box_state')
+    .select('box_id')
+    .where(sql<boolean>`told is null`)
+    .limit(1)
+    .executeTakeFirst();
+  return found !== undefined;
+}
+
+export async function allBoxIds(store: Store): Promise<string[]> {
+  return (await store.selectFrom('box_state').select('box_id').execute()).map(({ box_id }) => box_id);
+}
+
+export async function weatherSince(store: Store, yard: string, from: string): Promise<WeatherDay[]> {
+  return store
+    .selectFrom('weather_day')
+    .select(['day as date', 'min_c as min_C', 'max_c as max_C', 'wind_ms', 'rain_mm', 'flying_h'])
+    .where('yard_id', '=', yard)
+    .where('day', '>=', from)
+    .orderBy('day')
+    .execute();
+}
+
+export const roundsById = (store: Store, ids: readonly string[]): Promise<Round[]> =>
+  ids.length === 0 ? Promise.resolve([]) : roundsWhere(store, sql`round_id in (${sql.join(ids)})`);
+
+export const roundsSince = (store: Store, from: string): Promise<Round[]> =>
+  roundsWhere(store, sql`grafted_on >= ${from}`);
+
+async function roundsWhere(store: Store, which: RawBuilder<unknown>): Promise<Round[]> {
+  const rows = await store
+    .selectFrom('round_state')
+    .select([
+      'round_id as id',
+      'number',
+      'donor',
+      'donor_queen',
+      'grafted_on as graftedOn',
+      'grafts',
+      'accepted',
+    ])
+    .where(which as RawBuilder<boolean>)
+    .orderBy('grafted_on')
+    .execute();
+  return rows.map(({ donor_queen, ...round }) =>
+    donor_queen ? { ...round, donorQueen: donor_queen } : round,
+  );
+}
+
+export async function boxLabels(
+  store: Store,
+  ids: readonly string[],
+): Promise<{ id: string; label: string; yard: string | null }[]> {
+  if (ids.length === 0) return [];
+  return store
+    .selectFrom('box_state')
+    .select(['box_id as id', 'label', 'yard_id as yard'])
+    .where('box_id', 'in', ids)
+    .execute();
+}
+
+const MOST_UNSETTLED = 500;
+export async function unsettledRows(store: Store): Promise<{ event_id: string; sentence: string }[]> {
+  return store
+    .selectFrom('event_to_settle')
+    .select(['event_id', 'sentence'])
+    .distinct()
+    .limit(MOST_UNSETTLED)
+    .execute();
+}
+
+/** The attempt that a queen came of, as the box keeps it in which she was given. */
+export async function attemptById(store: Store, { id, box }: Queen): Promise<Attempt | undefined> {
+  const [first] = await store
+    .selectFrom('attempt_state')
+    .select('box_id')
+    .where('attempt_id', '=', id)
+    .execute();
+  const [row] = await toldBoxes(store, [first?.box_id ?? box]);
+  return row?.told.attempts.find((attempt) => attempt.id === id);
+}

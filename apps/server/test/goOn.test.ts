@@ -1,0 +1,160 @@
+import { randomUUID } from 'node:crypto';
+import type { Entry } from '@yellow-cell/contract';
+import { bodiesOf, plusDays, seededRandom } from '@yellow-cell/core';
+import { sql } from 'kysely';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { logEntries } from '../src/services/logEntries.ts';
+import { rebuild } from '../src/services/rebuild.ts';
+import { goOn } from '../src/services/refresh.ts';
+import { entry, freshServer, type Ground, ground } from './bench.test.kit.ts';
+
+let server: Awaited<ReturnType<typeof freshServer>>;
+let place: Ground;
+beforeAll(async () => {
+  server = await freshServer();
+  place = await ground(server.context);
+});
+afterAll(() => server.close());
+
+const TABLES = [
+  'box_state',
+  'compartment_state',
+  'attempt_state',
+  'queen_state',
+  'due_state',
+  'event_to_settle',
+];
+const rows = () =>
+  server.context.within(async (store) => {
+    const found: Record<string, unknown[]> = {};
+    for (const table of TABLES)
+      found[table] = (
+        await sql`select to_jsonb(t) as row from ${sql.table(table)} t order by to_jsonb(t)::text`.execute(
+          store,
+        )
+      ).rows;
+    return found;
+  });
+
+const START = '2026-05-01';
+
+/** Random entries about three boxes that share colonies, queens and frames, each later than the one before; many cannot be. */
+function randomStory(seed: number): Entry[] {
+  const random = seededRandom(seed);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
+  const body = place.design.versions.flatMap(({ content }) => bodiesOf(content))[0];
+  const slots = body?.bays.flatMap(({ frames }) => frames.map(({ id }) => id)) ?? [];
+  const boards = body?.boards.map(({ id }) => id) ?? [];
+  const boxes = [0, 1, 2].map(() => randomUUID());
+  const [colonies, queens, frames] = [9, 6, 6].map((count) =>
+    Array.from({ length: count }, () => randomUUID()),
+  ) as [string[], string[], string[]];
+  const entries: Entry[] = boxes.flatMap((box, index) => [
+    entry('boxBuilt', '2026-04-01', { box, label: `G${seed}-${index}`, design: place.design.id, version: 1 }),
+    entry('boxPlaced', '2026-04-02', {
+      box,
+      yard: place.yard.id,
+      stand: '1',
+      east_m: index,
+      north_m: 1,
+      bearing_deg: 180,
+    }),
+  ]);
+  let colonyAt = 0;
+  for (let step = 0; step < 140; step++) {
+    const on = plusDays(START, Math.floor(step / 3));
+    const box = pick(boxes);
+    const of = { box, colony: pick(colonies) };
+    const more = { hour: 6 + (step % 3) * 4 };
+    const made = [
+      () =>
+        entry(
+          'stocked',
+          on,
+          {
+            box,
+            colony: colonies[colonyAt++ % colonies.length] as string,
+            bays: [pick(place.bays)],
+            frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+            shakes: 1,
+            openBrood: random() < 0.5,
+          },
+          more,
+        ),
+      () => entry('cellGiven', on, { ...of, attempt: randomUUID() }, more),
+      () => entry('eggsSeen', on, of, more),
+      () => entry('patternScored', on, { ...of, pattern_pct: 80 }, more),
+      () => entry('queenTaken', on, { ...of, to: 'aside', beesRemain: true, backBy: plusDays(on, 5) }, more),
+      () =>
+        entry(
+          'queenGiven',
+          on,
+          { ...of, queen: pick(queens), what: pick(['virgin', 'mated']), caged: false },
+          more,
+        ),
+      () => entry('queenSeen', on, { ...of, seen: random() < 0.5 }, more),
+      () => entry('combined', on, { ...of, intoBox: pick(boxes), into: pick(colonies) }, more),
+      () => entry('dividerSet', on, { box, board: pick(boards), stands: random() < 0.5 }, more),
+      () => entry('strengthSeen', on, { ...of, seams: Math.round(random() * 5) }, more),
+      () => entry('fed', on, { ...of, feed: 'syrup11', amount_kg: 0.5 }, more),
+      () =>
+        entry(
+          'frameAudited',
+          on,
+          { ...of, frame: pick(frames), slot: pick(slots), sides: [{ sealed: 0.5 }, {}] },
+          more,
+        ),
+      () =>
+        entry(
+          'framesMoved',
+          on,
+          {
+            moves: [
+              {
+                frame: pick(frames),
+                from: random() < 0.8 ? { box, slot: pick(slots) } : null,
+                to: random() < 0.7 ? { box: pick(boxes), slot: pick(slots) } : null,
+                turned: random() < 0.3,
+              },
+            ],
+            purpose: 'equalise',
+          },
+          more,
+        ),
+    ];
+    entries.push(pick(made)());
+  }
+  return entries;
+}
+
+describe('going on from the boxes as they stand', () => {
+  it.each([1, 2, 3])('gives the rows that the whole story gives, told anew (%i)', async (seed) => {
+    const story = randomStory(seed);
+    for (const each of story) await logEntries(server.context, [each], true);
+    const live = await rows();
+    expect(live.event_to_settle?.length).toBeGreaterThan(10);
+    await server.context.within((store) => rebuild(store, server.context.breeder));
+    expect(await rows()).toEqual(live);
+  });
+
+  it('is refused for what is late, corrects, or is about a box that is not told yet', async () => {
+    const [built, placed] = randomStory(9) as [Entry, Entry];
+    await logEntries(server.context, [built, placed]);
+    const { box } = built.payload as { box: string };
+    const asEvent = (each: Entry) => ({
+      ...each,
+      breeder: '',
+      recordedAt: each.occurredAt,
+      subjects: [{ kind: 'box' as const, id: (each.payload as { box: string }).box }],
+    });
+    const went = (each: Entry) =>
+      server.context.within(
+        async (store) => (await goOn(store, server.context.breeder, [asEvent(each)])) !== undefined,
+      );
+    const weight = { box, weight_kg: 12, felt: false };
+    expect(await went(entry('weighed', '2026-05-20', weight))).toBe(true);
+    expect(await went(entry('weighed', '2026-04-01', weight))).toBe(false);
+    expect(await went(entry('weighed', '2026-05-21', weight, { corrects: placed.id }))).toBe(false);
+    expect(await went(entry('weighed', '2026-05-21', { ...weight, box: randomUUID() }))).toBe(false);
+  });
+});

@@ -1,0 +1,54 @@
+import { z } from 'zod';
+import { EntranceState } from '../compute.ts';
+import { Hole } from '../layer.ts';
+import { Id, name, PartId, text } from '../primitives.ts';
+import { BoxRole } from '../status.ts';
+import { Condition } from '../workshop.ts';
+
+/** What happens to a box itself: where it stands, and how its parts stand against its design. */
+export const boxEvents = {
+  boxBuilt: z.strictObject({ box: Id, label: name(20), design: Id, version: z.number().int().min(1) }),
+  /** Put somewhere, moved, or turned. */
+  boxPlaced: z.strictObject({
+    box: Id,
+    yard: Id,
+    stand: name(40),
+    /** Where it stands on the yard's plan: metres east and north of the plan's south-west corner. */
+    east_m: z.number().min(0).max(2_000),
+    north_m: z.number().min(0).max(2_000),
+    /** Bearing of the front from true north, clockwise. */
+    bearing_deg: z.number().min(0).lt(360),
+  }),
+  /** Set on top of another box, or with null taken down from it. */
+  boxStacked: z.strictObject({ box: Id, onto: Id.nullable() }),
+  boxTakenApart: z.strictObject({ box: Id }),
+  /** What the box serves as from now on; its roles over time stay in the record. */
+  roleSet: z.strictObject({ box: Id, role: BoxRole }),
+  /** A step of its build, ticked off or taken back; steps are named by core's build sheet. */
+  buildTicked: z.strictObject({ box: Id, step: name(40), done: z.boolean() }),
+  /** What a box is like: its finish, its condition, what is missing of it. */
+  boxInspected: z.strictObject({ box: Id, finish: text(80), condition: Condition, missing: text(200) }),
+  /** A divider, follower or dummy of the design pulled, or set back into its place. */
+  dividerSet: z.strictObject({ box: Id, board: PartId, stands: z.boolean() }),
+  /** A follower, dummy or divider set into another groove of its body. */
+  boardMoved: z.strictObject({ box: Id, board: PartId, groove: PartId }),
+  /** A disc turned, a slide moved. */
+  entranceSet: z.strictObject({ box: Id, entrance: PartId, state: EntranceState }),
+  ventSet: z.strictObject({ box: Id, vent: PartId, open: z.boolean() }),
+  /** What stands on a hole of an inner cover: a jar, a plug, mesh, or nothing. */
+  holeSet: z.strictObject({ box: Id, hole: PartId, closedBy: Hole.shape.closedBy }),
+  weighed: z.strictObject({
+    box: Id,
+    weight_kg: z
+      .number()
+      .gt(0, 'A box weighs more than 0 kg.')
+      .max(300, 'No box of more than 300 kg is weighed.'),
+    /** Hefted by hand: a guess. */
+    felt: z.boolean(),
+  }),
+  temperatureRead: z.strictObject({
+    box: Id,
+    colony: Id.optional(),
+    inside_C: z.number().min(-40).max(70, 'No box is hotter than 70 °C inside.'),
+  }),
+} as const;

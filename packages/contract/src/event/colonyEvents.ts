@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { CalendarDate, Id, Instant, name, PartId, text } from '../primitives.ts';
+import { DueKind, FailReason, Feed, Trouble } from '../status.ts';
+import { count, inColony, ofAttempt } from './where.ts';
+
+/** What is done with bees in a compartment, and what is seen of them. */
+export const colonyEvents = {
+  stocked: z.strictObject({
+    ...inColony,
+    bays: z.array(PartId).min(1),
+    frames: z.strictObject({
+      sealedBrood: count('Frames of sealed brood', 20),
+      stores: count('Frames of stores', 20),
+      drawn: count('Drawn frames', 20),
+    }),
+    shakes: count('Shakes', 40),
+    openBrood: z.boolean(),
+    /** The colony that gave frames or bees; it may give again some time later. */
+    giver: z.strictObject({ box: Id, colony: Id }).optional(),
+  }),
+  cellGiven: z.strictObject({ ...inColony, attempt: Id, round: Id.optional() }),
+  cellOpened: z.strictObject({ ...inColony, attempt: Id }),
+  eggsSeen: z.strictObject(ofAttempt),
+  patternScored: z.strictObject({
+    ...ofAttempt,
+    pattern_pct: z
+      .number()
+      .min(0, 'A pattern cannot be below 0 %.')
+      .max(100, 'A pattern cannot be above 100 %.'),
+  }),
+  failed: z.strictObject({ ...ofAttempt, reason: FailReason }),
+  combined: z.strictObject({ ...inColony, intoBox: Id, into: Id }),
+  /** How strong they are: seams of bees, seen from above. */
+  strengthSeen: z.strictObject({
+    ...inColony,
+    seams: z
+      .number()
+      .min(0, 'Seams cannot be below 0.')
+      .max(40, 'More than 40 seams of bees are not in one compartment.'),
+  }),
+  /** Wild cells searched for: how many were found and torn down. */
+  wildCellsSearched: z.strictObject({ ...inColony, found: count('Wild cells', 200) }),
+  troubleSeen: z.strictObject({ ...inColony, trouble: Trouble, over: z.boolean() }),
+  fed: z.strictObject({
+    ...inColony,
+    feed: Feed,
+    amount_kg: z.number().gt(0, 'Feed weighs more than 0 kg.').max(30, 'More than 30 kg is not fed at once.'),
+  }),
+  /** Strips or the like put in, with the day by which their label wants them out. */
+  stripsPut: z.strictObject({ ...inColony, product: name(80), outBy: CalendarDate }),
+  stripsOut: z.strictObject(inColony),
+  /** The cover of one compartment taken off, or back on. */
+  coverSet: z.strictObject({ ...inColony, on: z.boolean() }),
+  /** Bees taken out to be shown: where, and by when they must be home. */
+  outingLeft: z.strictObject({ ...inColony, place: name(80), backBy: Instant }),
+  outingReturned: z.strictObject(inColony),
+  /** Something is thought and not yet known; worker brood, or a look, confirms or drops it. */
+  suspected: z.strictObject({ ...inColony, suspicion: Id, what: name(200) }),
+  suspicionSettled: z.strictObject({ ...inColony, suspicion: Id, confirmed: z.boolean() }),
+  /** Work put off to a date, or dismissed for good; the note says why. */
+  workPutOff: z.strictObject({ ...inColony, work: DueKind, until: CalendarDate.nullable() }),
+  noted: z.strictObject({ box: Id, colony: Id.optional() }),
+  /** Somebody was stung, and how it went. */
+  stung: z.strictObject({ box: Id, who: name(60), stings: count('Stings', 1_000), reaction: text(200) }),
+} as const;

@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import { CalendarDate, Id, name, PartId, text } from '../primitives.ts';
+import { QueenFate } from '../status.ts';
+import { inColony, ofAttempt } from './where.ts';
+
+/** What is known of her; left out is unknown, and stays so. */
+const facts = {
+  name: name(60).optional(),
+  /** By id where she is in the record, by name where she is not. */
+  mother: z.union([z.strictObject({ queen: Id }), z.strictObject({ name: name(60) })]).optional(),
+  round: Id.optional(),
+  bornOn: CalendarDate.optional(),
+  birthYear: z.number().int().min(1990).max(2200).optional(),
+  matedAt: name(80).optional(),
+};
+export const QueenColour = z.enum(['white', 'yellow', 'red', 'green', 'blue', 'other']);
+export type QueenColour = z.infer<typeof QueenColour>;
+
+/** Queens as persons. One of an attempt bears the attempt's id. */
+export const queenEvents = {
+  /** A virgin makes an attempt of this id; a mated queen is an introduction. */
+  queenGiven: z.strictObject({
+    ...inColony,
+    queen: Id,
+    what: z.enum(['virgin', 'mated']),
+    caged: z.boolean(),
+    /** Where she was, if she stood in the record. */
+    from: z.strictObject({ box: Id, colony: Id }).optional(),
+    ...facts,
+  }),
+  /** What is known of a queen that lives here, or becomes known. */
+  queenRecorded: z.strictObject({ ...inColony, queen: Id, ...facts }),
+  /** Looked for: seen, or not seen, which is not the same as absent. */
+  queenSeen: z.strictObject({
+    ...inColony,
+    queen: Id.optional(),
+    seen: z.boolean(),
+    /** The slot of the frame she was on. */
+    slot: PartId.optional(),
+  }),
+  queenMarked: z.strictObject({
+    ...inColony,
+    queen: Id,
+    colour: QueenColour.nullable(),
+    number: text(10).optional(),
+    clipped: z.boolean(),
+  }),
+  queenTaken: z.strictObject({
+    ...ofAttempt,
+    queen: Id.optional(),
+    to: QueenFate,
+    beesRemain: z.boolean(),
+    /** Put aside only: where she goes back to, and by when. */
+    backBy: CalendarDate.optional(),
+  }),
+} as const;

@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { CalendarDate, Id, name, text } from '../primitives.ts';
+import { count } from './where.ts';
+
+export const WeatherDay = z.strictObject({
+  date: CalendarDate,
+  min_C: z.number().min(-60).max(60),
+  max_C: z.number().min(-60).max(60),
+  wind_ms: z.number().min(0).max(80),
+  rain_mm: z.number().min(0).max(1_000),
+  /** Hours of flying weather between 12 and 17 h by the sun. */
+  flying_h: z.number().min(0).max(5),
+});
+export type WeatherDay = z.infer<typeof WeatherDay>;
+
+/** What concerns a yard or a season, not one box. */
+export const seasonEvents = {
+  grafted: z.strictObject({
+    round: Id,
+    number: z.number().int().min(1),
+    donor: name(60),
+    /** The donor, where she stands in the record. */
+    donorQueen: Id.optional(),
+    grafts: count('Grafts', 1_000),
+    accepted: count('Accepted grafts', 1_000),
+  }),
+  weatherRecorded: z.strictObject({ yard: Id, days: z.array(WeatherDay).min(1).max(400) }),
+  /** A plant in bloom, or mown. */
+  bloomSeen: z.strictObject({ yard: Id, plant: name(60), what: z.enum(['begins', 'full', 'over', 'mown']) }),
+  /** A question put to the boxes: which are in, and which they are held against. */
+  trialBegun: z.strictObject({
+    trial: Id,
+    yard: Id,
+    question: name(200),
+    measured: name(200),
+    boxesIn: z.array(Id).min(1).max(500),
+    boxesAgainst: z.array(Id).min(1).max(500),
+  }),
+  trialEnded: z.strictObject({ trial: Id, yard: Id, answer: text(1_000) }),
+  withdrawn: z.strictObject({}),
+} as const;

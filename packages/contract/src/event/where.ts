@@ -1,0 +1,14 @@
+import { z } from 'zod';
+import { Id } from '../primitives.ts';
+
+export const count = (what: string, max: number) =>
+  z
+    .number()
+    .int(`${what} is counted in whole numbers.`)
+    .min(0, `${what} cannot be below 0.`)
+    .max(max, `${what} cannot be above ${max}.`);
+
+/** Where a colony stands: the box and the colony's own id. */
+export const inColony = { box: Id, colony: Id };
+/** The attempt is the one the person had before them; it may be left out where the colony is no attempt. */
+export const ofAttempt = { ...inColony, attempt: Id.optional() };

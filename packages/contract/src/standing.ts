@@ -1,0 +1,192 @@
+import { z } from 'zod';
+import type { EntranceState } from './compute.ts';
+import type { Design } from './design.ts';
+import type { LogEvent } from './event/entry.ts';
+import type { CombSide, FramePlace, FramePurpose } from './event/frameEvents.ts';
+import type { QueenColour } from './event/queenEvents.ts';
+import type { WeatherDay } from './event/seasonEvents.ts';
+import type { Hole } from './layer.ts';
+import type { BoxRole, DueKind, FailReason, Feed, QueenFate, Status, Trouble } from './status.ts';
+import type { Condition } from './workshop.ts';
+
+/** What the fold of events says of boxes, and what lives in them, on a day. Days are `YYYY-MM-DD`. */
+type Day = string;
+
+export interface BoxState {
+  id: string;
+  label: string;
+  design: string;
+  version: number;
+  builtOn: Day;
+  place?: { yard: string; stand: string; east_m: number; north_m: number; bearing_deg: number; since: Day };
+  /** The box that it stands on. */
+  onto?: string;
+  takenApartOn?: Day;
+  /** What it served as, and since when; the last is now. */
+  roles?: readonly { role: BoxRole; since: Day }[];
+  /** Steps of its build that are done, with the day. */
+  buildSteps?: Readonly<Record<string, Day>>;
+  /** Against its design: boards that do not stand, boards in other grooves, entrances, vents and holes otherwise than drawn. */
+  pulled?: readonly string[];
+  grooves?: Readonly<Record<string, string>>;
+  entranceStates?: Readonly<Record<string, EntranceState>>;
+  ventsShut?: readonly string[];
+  holes?: Readonly<Record<string, Hole['closedBy']>>;
+  /** Slots from which a frame went, and none came. */
+  emptySlots?: readonly string[];
+  /** As it was last looked at. */
+  inspected?: { on: Day; finish: string; condition: Condition; missing: string };
+  weights?: readonly { on: Day; weight_kg: number; felt: boolean }[];
+  temperature?: { on: Day; inside_C: number };
+}
+
+export interface Colony {
+  id: string;
+  box: string;
+  bays: readonly string[];
+  stockedOn: Day;
+  openBrood: boolean;
+  status: Status;
+  since: Day;
+  /** The attempt now in it, or the last one. */
+  attempt?: string;
+  combinedOn?: Day;
+  /** Since when no bee gets out of its compartment. */
+  shutOn?: Day;
+  /** Work put off to a day, or dismissed (null). */
+  putOff?: Readonly<Partial<Record<DueKind, Day | null>>>;
+  fed?: { on: Day; feed: Feed; amount_kg: number };
+  strips?: { on: Day; product: string; outBy: Day };
+  /** When strips last went in. */
+  treatedOn?: Day;
+  strength?: { on: Day; seams: number };
+  /** When wild cells were last searched for, and how many there were. */
+  searched?: { on: Day; found: number };
+  troubles?: readonly { trouble: Trouble; on: Day }[];
+  coverOffOn?: Day;
+  outing?: { on: Day; place: string; backBy: string };
+  suspicions?: readonly { id: string; what: string; on: Day }[];
+  /** Eggs, brood or the queen herself last seen; and a look for her that did not find her. */
+  evidenceOn?: Day;
+  notSeenOn?: Day;
+  /** Frames or bees given to others. */
+  gaveOn?: Day;
+  /** Brood that came in by frame. */
+  broodGivenOn?: Day;
+  ended?: { on: Day; how: 'combined' | 'queenTaken' | 'lost' };
+}
+
+export interface Attempt {
+  id: string;
+  colony: string;
+  box: string;
+  bays: readonly string[];
+  /** Of its compartment when the cell was given: dividers may move later, the record does not. */
+  frames: number;
+  what: 'cell' | 'virgin';
+  round?: string;
+  givenOn: Day;
+  openedOn?: Day;
+  /** First eggs or worker brood seen: the day it became a take. */
+  layingOn?: Day;
+  patterns: readonly { on: Day; pattern_pct: number }[];
+  failed?: { on: Day; reason: FailReason };
+  taken?: { on: Day; to: QueenFate };
+  /** Why her mother is not certain, where it is not. */
+  uncertainMother?: string;
+}
+
+export interface Queen {
+  id: string;
+  name?: string;
+  mother?: { queen: string } | { name: string };
+  round?: string;
+  bornOn?: Day;
+  birthYear?: number;
+  matedAt?: string;
+  mark?: { on: Day; colour: QueenColour | null; number?: string; clipped: boolean };
+  /** The colony she is with, or was with last. */
+  colony: string;
+  box: string;
+  since: Day;
+  caged?: boolean;
+  sightings: readonly { on: Day; slot?: string }[];
+  /** What became of her, where she is no longer there. */
+  gone?: { on: Day; to: QueenFate | 'lost'; backBy?: Day };
+}
+
+export interface Frame {
+  id: string;
+  /** Null: out of any box. */
+  at: FramePlace | null;
+  since: Day;
+  /** The other way round than it first stood. */
+  turned: boolean;
+  audit?: { on: Day; sides: readonly [CombSide, CombSide]; bees?: readonly [number, number] };
+  out?: { from: FramePlace; on: Day; purpose: FramePurpose; turned: boolean; backBy?: Day; where?: string };
+}
+
+export interface Round {
+  id: string;
+  number: number;
+  donor: string;
+  donorQueen?: string;
+  graftedOn: Day;
+  grafts: number;
+  accepted: number;
+}
+
+/** One box as it stands with all that is recorded, and what lives in it. */
+export interface BoxStanding {
+  box: BoxState;
+  colonies: readonly Colony[];
+  attempts: readonly Attempt[];
+  queens: readonly Queen[];
+  frames: readonly Frame[];
+  /** What happened last, newest last. */
+  recent: readonly LogEvent[];
+}
+
+/** A page of boxes as they stand, and what is needed to show and to go on telling their story. */
+export interface Standing {
+  boxes: readonly BoxStanding[];
+  designs: readonly Design[];
+  rounds: readonly Round[];
+  weather: readonly WeatherDay[];
+  next: string | null;
+}
+/** Output only: it is written by the same program that reads it, as text that was stored so. */
+export const Standing = z.custom<Standing>();
+
+/** An entry that cannot be as it was told, with why, and what it clashes with, where that is known. */
+export interface Unsettled {
+  event: LogEvent;
+  sentence: string;
+  /** What stands in its way: the last entry before it about the same thing. */
+  against?: LogEvent;
+  boxes: readonly { id: string; label: string; yard: string | null }[];
+}
+export const Unsettled = z.custom<Unsettled>();
+
+/** One queen with her sisters and daughters, and all that is told of her, oldest first. */
+export interface QueenStory {
+  queen: Queen;
+  box: { id: string; label: string; yard: string | null } | null;
+  attempt: Attempt | null;
+  round: Round | null;
+  sisters: readonly Queen[];
+  daughters: readonly Queen[];
+  events: readonly LogEvent[];
+}
+export const QueenStory = z.custom<QueenStory>();
+
+/** Something that is called, marked or noted as was typed. */
+export const Found = z.strictObject({
+  kind: z.enum(['box', 'queen', 'round', 'note', 'stand']),
+  id: z.string(),
+  title: z.string(),
+  detail: z.string(),
+  box: z.string().nullable(),
+  yard: z.string().nullable(),
+});
+export type Found = z.infer<typeof Found>;

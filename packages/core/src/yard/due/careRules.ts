@@ -1,0 +1,297 @@
+import { plusDays } from '../../calendar/days.ts';
+import { showDay } from '../../calendar/showDay.ts';
+import { feedWords, troubleWords } from '../statusWords.ts';
+import type { Case, Rule } from './expectation.ts';
+import { groundedDays } from './weather.ts';
+
+const rules6 = 'Handbook 6, rules that raise work';
+
+const openEntrance: Rule = {
+  kind: 'openEntrance',
+  title: 'Open the shut entrance',
+  why: 'One to three days keep the bees at home; longer, and they want feed, water and air.',
+  source: rules6,
+  figures: ['openFrom_d', 'openTo_d'],
+  raise: ({ colony, constants }) => {
+    if (!colony.shutOn) return undefined;
+    const from = plusDays(colony.shutOn, constants.openFrom_d);
+    return {
+      from,
+      expected: from,
+      to: plusDays(colony.shutOn, constants.openTo_d),
+      reason: `No bee gets out since ${showDay(colony.shutOn)}. One to three days keep them at home; longer, and they want feed, water and air.${colony.fed ? '' : ' Nothing is recorded as fed.'}`,
+    };
+  },
+};
+
+const refillFeed: Rule = {
+  kind: 'refillFeed',
+  title: 'See whether they want feed',
+  why: 'A small colony lives from what it is given.',
+  source: 'Handbook 5, giving cells',
+  figures: ['feedUse_kgDay', 'feedLate_d'],
+  raise: ({ colony, constants }) => {
+    if (!colony.fed) return undefined;
+    const { on, feed, amount_kg } = colony.fed;
+    const lasts = Math.max(1, Math.round(amount_kg / constants.feedUse_kgDay));
+    return {
+      from: plusDays(on, lasts),
+      expected: plusDays(on, lasts),
+      to: plusDays(on, lasts + constants.feedLate_d),
+      reason: `${amount_kg} kg of ${feedWords[feed]} given ${showDay(on)}; a small colony takes about ${constants.feedUse_kgDay} kg a day.`,
+      lapses: true,
+    };
+  },
+};
+
+const stripsOut: Rule = {
+  kind: 'stripsOut',
+  title: 'Take the strips out',
+  why: 'Left past the weeks of their label, strips breed resistance.',
+  source: 'Handbook 6, keeping track',
+  figures: [],
+  raise: ({ colony }) => {
+    if (!colony.strips) return undefined;
+    const { on, product, outBy } = colony.strips;
+    return {
+      from: plusDays(outBy, -2),
+      expected: outBy,
+      to: outBy,
+      reason: `${product} put in ${showDay(on)}; left past the weeks of their label, strips breed resistance.`,
+    };
+  },
+};
+
+const feedShut: Rule = {
+  kind: 'feedShut',
+  title: 'Feed the shut box',
+  why: 'Bees that cannot forage live on what they are given.',
+  source: rules6,
+  figures: [],
+  raise: ({ colony: { shutOn, fed } }) => {
+    if (!shutOn || (fed && fed.on >= plusDays(shutOn, -1))) return undefined;
+    return {
+      from: shutOn,
+      expected: shutOn,
+      to: plusDays(shutOn, 1),
+      reason: `No bee gets out since ${showDay(shutOn)}, and nothing is recorded as fed.`,
+    };
+  },
+};
+
+const feedWeak: Rule = {
+  kind: 'feedWeak',
+  title: 'Feed the small colony',
+  why: 'Small colonies run short after a few days without flying weather in a row.',
+  source: 'Handbook 11, forage and weather',
+  figures: ['grounded_d', 'smallSeams'],
+  raise: ({ colony: { strength, fed, status }, weather, constants }) => {
+    const grounded = groundedDays(weather, constants);
+    const small = strength ? strength.seams < constants.smallSeams : status !== 'queenright';
+    if (!grounded || grounded.days < constants.grounded_d || !small) return undefined;
+    if (fed && fed.on >= grounded.since) return undefined;
+    const from = plusDays(grounded.since, constants.grounded_d - 1);
+    return {
+      from,
+      expected: from,
+      to: plusDays(from, 2),
+      reason: `${grounded.days} days without flying weather in a row since ${showDay(grounded.since)}; small colonies run short.`,
+      lapses: true,
+    };
+  },
+};
+
+const coverOn: Rule = {
+  kind: 'coverOn',
+  title: 'Put the cover back',
+  why: 'A compartment left open loses its warmth, and its bees or queen to the next one.',
+  source: rules6,
+  figures: [],
+  raise: ({ colony: { coverOffOn } }) =>
+    coverOffOn === undefined
+      ? undefined
+      : {
+          from: coverOffOn,
+          expected: coverOffOn,
+          to: coverOffOn,
+          reason: `Its cover is off since ${showDay(coverOffOn)}.`,
+        },
+};
+
+const outingBack: Rule = {
+  kind: 'outingBack',
+  title: 'Bring the bees home',
+  why: 'An outing lasts hours: by early evening foragers rejoin, and heat and light end.',
+  source: 'Handbook 8, display frame on a nucleus',
+  figures: [],
+  raise: ({ colony: { outing } }) => {
+    if (!outing) return undefined;
+    const by = outing.backBy.slice(0, 10);
+    return {
+      from: outing.on,
+      expected: by,
+      to: by,
+      reason: `Out at “${outing.place}” since ${showDay(outing.on)}; home by ${outing.backBy.slice(11, 16)}. Frames back in order, shade on the way.`,
+    };
+  },
+};
+
+const queenBack: Rule = {
+  kind: 'queenBack',
+  title: 'Give the queen back',
+  why: 'A queen put aside is wanted by her bees again.',
+  source: 'Handbook 12, requirement 30',
+  figures: [],
+  raise: ({ compartment: { away } }) => {
+    const gone = away[0]?.gone;
+    if (!gone?.backBy) return undefined;
+    return {
+      from: plusDays(gone.backBy, -1),
+      expected: gone.backBy,
+      to: gone.backBy,
+      reason: `Their queen was put aside ${showDay(gone.on)}, to go back by ${showDay(gone.backBy)}.`,
+    };
+  },
+};
+
+const framesBack: Rule = {
+  kind: 'framesBack',
+  title: 'Put the frames back',
+  why: 'A frame out is out until it is back in its place, the same way round.',
+  source: 'Handbook 11, going back',
+  figures: ['framesOut_d'],
+  raise: ({ compartment: { framesOut }, constants }) => {
+    const [first] = framesOut.flatMap(({ out }) => out ?? []).sort((a, b) => (a.on < b.on ? -1 : 1));
+    if (!first) return undefined;
+    const by = first.backBy ?? plusDays(first.on, constants.framesOut_d);
+    return {
+      from: first.on,
+      expected: by,
+      to: by,
+      reason: `${framesOut.length} ${framesOut.length === 1 ? 'frame is' : 'frames are'} out since ${showDay(first.on)}${first.where ? `, at “${first.where}”` : ''}.`,
+    };
+  },
+};
+
+const stillThere = ({ colony, constants }: Case, since: string, seen: string | undefined) =>
+  seen !== undefined && seen >= since
+    ? undefined
+    : {
+        from: plusDays(since, constants.evidenceFrom_d),
+        expected: plusDays(since, constants.evidenceFrom_d),
+        to: plusDays(since, constants.evidenceTo_d),
+        reason: `She was looked for and not seen ${showDay(since)}. Not seen is not absent: eggs or worker brood will tell.${colony.evidenceOn ? ` Last proof ${showDay(colony.evidenceOn)}.` : ''}`,
+      };
+
+const seeEvidence: Rule = {
+  kind: 'seeEvidence',
+  title: 'Look for eggs or young brood',
+  why: 'A queen that was not seen may well be there; her eggs speak for her.',
+  source: 'Handbook 12, requirements 25 and 31',
+  figures: ['evidenceFrom_d', 'evidenceTo_d'],
+  raise: (given) => {
+    const { notSeenOn, evidenceOn, status } = given.colony;
+    if (!notSeenOn || status === 'stocked' || status === 'failed') return undefined;
+    return stillThere(given, notSeenOn, evidenceOn);
+  },
+};
+
+const checkIntroduction: Rule = {
+  kind: 'checkIntroduction',
+  title: 'See whether she is out of the cage',
+  why: 'A caged queen is let out by the bees in one to four days.',
+  source: 'Handbook 5, giving cells or virgins',
+  figures: ['releasedFrom_d', 'releasedTo_d'],
+  raise: ({ colony: { status, since }, constants }) =>
+    status !== 'caged'
+      ? undefined
+      : {
+          from: plusDays(since, constants.releasedFrom_d),
+          expected: plusDays(since, constants.releasedFrom_d + 1),
+          to: plusDays(since, constants.releasedTo_d),
+          reason: `A mated queen was given ${showDay(since)}. Out of the cage, and eggs soon after: she is accepted.`,
+        },
+};
+
+const settleSuspicion: Rule = {
+  kind: 'settleSuspicion',
+  title: 'Confirm or drop the suspicion',
+  why: 'What is suspected is to be known, by worker brood or a second look.',
+  source: 'Handbook 11, suspicions',
+  figures: ['suspicion_d'],
+  raise: ({ colony: { suspicions = [] }, constants }) => {
+    const [first] = suspicions;
+    if (!first) return undefined;
+    const by = plusDays(first.on, constants.suspicion_d);
+    return {
+      from: by,
+      expected: by,
+      to: plusDays(by, 3),
+      reason: `“${first.what}”, thought ${showDay(first.on)}.`,
+    };
+  },
+};
+
+/** What helps, by trouble; treatment is always by label and local rules. */
+const AGAINST = {
+  robbing: 'Reduce the entrance to a bee’s width, stop feeding in the open, shut leaks.',
+  wasps: 'Reduce the entrance; shut on vent for a day or two where they are weak, with feed.',
+  beetles: 'Bees must cover all comb: fewer frames, no gaps to hide in.',
+  chalk: 'Drier and stronger: fewer frames, vents by the model.',
+  deformedWings: 'A sign of mites: count them, and ask the inspector or vet.',
+  mites: 'Treat by label and local rules only.',
+  dysentery: 'Dry feed, a look at the stores, no comb from here to others.',
+} as const;
+
+const seeTrouble: Rule = {
+  kind: 'seeTrouble',
+  title: 'See to the trouble',
+  why: 'Robbing, wasps and pests end small colonies in days.',
+  source: 'Handbook 12, requirement 77',
+  figures: [],
+  raise: ({ colony: { troubles = [] } }) => {
+    const [first] = troubles;
+    if (!first) return undefined;
+    return {
+      from: first.on,
+      expected: plusDays(first.on, 1),
+      to: plusDays(first.on, 2),
+      reason: `${troubles.map(({ trouble }) => troubleWords[trouble]).join(', ')} seen ${showDay(first.on)}. ${AGAINST[first.trouble]}`,
+    };
+  },
+};
+
+const treat: Rule = {
+  kind: 'treat',
+  title: 'Not treated for a season',
+  why: 'A colony untreated for a season is marked, for its own sake and its neighbours’.',
+  source: 'Handbook 12, requirement 93',
+  figures: ['untreated_d'],
+  raise: ({ colony: { treatedOn, stockedOn }, constants }) => {
+    const from = plusDays(treatedOn ?? stockedOn, constants.untreated_d);
+    return {
+      from,
+      expected: from,
+      to: plusDays(from, 30),
+      reason: `No strips or other treatment is recorded since ${showDay(treatedOn ?? stockedOn)}. What is used is by label and local rules.`,
+      quiet: true,
+    };
+  },
+};
+
+export const careRules: readonly Rule[] = [
+  openEntrance,
+  feedShut,
+  refillFeed,
+  feedWeak,
+  stripsOut,
+  coverOn,
+  outingBack,
+  queenBack,
+  framesBack,
+  seeEvidence,
+  checkIntroduction,
+  settleSuspicion,
+  seeTrouble,
+  treat,
+];

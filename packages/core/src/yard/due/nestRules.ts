@@ -1,0 +1,133 @@
+import { plusDays } from '../../calendar/days.ts';
+import { showDay } from '../../calendar/showDay.ts';
+import type { Case, Rule } from './expectation.ts';
+import { recentMaximum } from './weather.ts';
+
+/** Room and strength, and the boxes with a role of their own. */
+const rules6 = 'Handbook 6, rules that raise work';
+const seams = (count: number): string => `${count} ${count === 1 ? 'seam' : 'seams'} of bees`;
+
+const crowded: Rule = {
+  kind: 'crowded',
+  title: 'Crowded: equalise, add room, or take brood',
+  why: 'Bees without room swarm, or hang out at the entrance.',
+  source: rules6,
+  figures: ['crowdedShare'],
+  raise: ({ colony: { strength, gaveOn }, compartment: { frames }, constants }) => {
+    if (!strength || strength.seams < frames * constants.crowdedShare) return undefined;
+    if (gaveOn && gaveOn >= strength.on) return undefined;
+    return {
+      from: strength.on,
+      expected: plusDays(strength.on, 1),
+      to: plusDays(strength.on, 5),
+      reason: `${seams(strength.seams)} on ${frames} frames ${showDay(strength.on)}. It can give sealed brood, never the frame the queen is on.`,
+    };
+  },
+};
+
+const WITH_A_FUTURE = ['cellGiven', 'virgin', 'caged', 'laying', 'proven', 'queenright'];
+const weak: Rule = {
+  kind: 'weak',
+  title: 'Weak: give sealed brood, or combine',
+  why: 'Below a seam or two a colony cannot keep its brood warm, and dwindles.',
+  source: rules6,
+  figures: ['weakSeams'],
+  raise: ({ colony: { strength, broodGivenOn, status }, constants }) => {
+    if (!strength || strength.seams >= constants.weakSeams || !WITH_A_FUTURE.includes(status))
+      return undefined;
+    if (broodGivenOn && broodGivenOn >= strength.on) return undefined;
+    return {
+      from: strength.on,
+      expected: plusDays(strength.on, 1),
+      to: plusDays(strength.on, 4),
+      reason: `${seams(strength.seams)} only ${showDay(strength.on)}.`,
+    };
+  },
+};
+
+const roleOf = ({ box: { roles = [] } }: Case) => roles.at(-1);
+
+const reloadBank: Rule = {
+  kind: 'reloadBank',
+  title: 'Give the bank a frame of sealed brood',
+  why: 'Nurses age: some about to emerge every week keep the bank young.',
+  source: 'Handbook 8, bank',
+  figures: ['bankBrood_d'],
+  raise: (given) => {
+    const role = roleOf(given);
+    if (role?.role !== 'bank') return undefined;
+    const since = given.colony.broodGivenOn ?? role.since;
+    const on = plusDays(since, given.constants.bankBrood_d);
+    return {
+      from: plusDays(on, -1),
+      expected: on,
+      to: plusDays(on, 1),
+      reason: `Last brood ${showDay(since)}. About to emerge, and some open brood; search it for a queen and for cells.`,
+    };
+  },
+};
+
+const donorComb: Rule = {
+  kind: 'donorComb',
+  title: 'Change the donor’s comb',
+  why: 'A confined donor must always have room: a drawn comb for every frame of larvae taken.',
+  source: 'Handbook 5, donor in a holding box',
+  figures: ['donorComb_d'],
+  raise: (given) => {
+    const role = roleOf(given);
+    if (role?.role !== 'holding') return undefined;
+    const { gaveOn } = given.colony;
+    const since = gaveOn !== undefined && gaveOn > role.since ? gaveOn : role.since;
+    const on = plusDays(since, given.constants.donorComb_d);
+    return {
+      from: on,
+      expected: on,
+      to: plusDays(on, 1),
+      reason: `She lays in what she has since ${showDay(since)}. Take the frame of youngest larvae, give an empty drawn comb; know where she is first.`,
+    };
+  },
+};
+
+const reduce: Rule = {
+  kind: 'reduce',
+  title: 'Reduce the cavity',
+  why: 'A small colony in a large cavity spends stores and bees on warming empty comb.',
+  source: 'Handbook 7, when and who',
+  figures: ['reduceBelow_C', 'reduceSpare'],
+  raise: ({ colony: { strength, since }, compartment: { frames }, weather, constants }) => {
+    const recent = recentMaximum(weather);
+    if (!strength || !recent || recent.mean_C >= constants.reduceBelow_C) return undefined;
+    if (frames - strength.seams < constants.reduceSpare || since > recent.on) return undefined;
+    return {
+      from: recent.on,
+      expected: plusDays(recent.on, 3),
+      to: plusDays(recent.on, 14),
+      reason: `Days reach ${recent.mean_C.toFixed(0)} °C in the mean, and ${seams(strength.seams)} sit on ${frames} frames. Look from above, do not dig.`,
+      lapses: true,
+    };
+  },
+};
+
+const expand: Rule = {
+  kind: 'expand',
+  title: 'Give room again',
+  why: 'In spring the followers move out a frame at a time as seams fill.',
+  source: 'Handbook 7, after',
+  figures: ['expandAbove_C'],
+  raise: (given) => {
+    const { colony, compartment, weather, constants } = given;
+    const recent = recentMaximum(weather);
+    if (roleOf(given)?.role !== 'wintering' || !colony.strength || !recent) return undefined;
+    if (recent.mean_C < constants.expandAbove_C || colony.strength.seams < compartment.frames - 1)
+      return undefined;
+    return {
+      from: recent.on,
+      expected: plusDays(recent.on, 3),
+      to: plusDays(recent.on, 10),
+      reason: `Days reach ${recent.mean_C.toFixed(0)} °C in the mean, and ${seams(colony.strength.seams)} fill ${compartment.frames} frames.`,
+      lapses: true,
+    };
+  },
+};
+
+export const nestRules: readonly Rule[] = [crowded, weak, reloadBank, donorComb, reduce, expand];

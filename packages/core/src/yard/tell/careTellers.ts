@@ -1,0 +1,86 @@
+import type { Day } from '../../calendar/days.ts';
+import { ofColony, standingBox, type Tellers, without } from './telling.ts';
+
+type CareKind =
+  | 'strengthSeen'
+  | 'wildCellsSearched'
+  | 'troubleSeen'
+  | 'fed'
+  | 'stripsPut'
+  | 'stripsOut'
+  | 'coverSet'
+  | 'outingLeft'
+  | 'outingReturned'
+  | 'suspected'
+  | 'suspicionSettled'
+  | 'workPutOff'
+  | 'noted'
+  | 'stung';
+
+/** Care and observations that change no status. */
+export const careTellers: Tellers<CareKind> = {
+  strengthSeen: ofColony((colony, { seams }, on) => ({ ...colony, strength: { on, seams } })),
+
+  wildCellsSearched: ofColony((colony, { found }, on) => ({ ...colony, searched: { on, found } })),
+
+  troubleSeen: ofColony((colony, { trouble, over }, on) => {
+    const others = (colony.troubles ?? []).filter((each) => each.trouble !== trouble);
+    return { ...colony, troubles: over ? others : [...others, { trouble, on }] };
+  }),
+
+  fed: ofColony((colony, { feed, amount_kg }, on) => ({ ...colony, fed: { on, feed, amount_kg } })),
+
+  stripsPut: ofColony((colony, { product, outBy }, on) =>
+    outBy <= on
+      ? 'Strips come out after the day they are put in.'
+      : { ...colony, strips: { on, product, outBy }, treatedOn: on },
+  ),
+
+  stripsOut: ofColony((colony) =>
+    colony.strips ? without(colony, 'strips') : 'No strips are in that compartment.',
+  ),
+
+  coverSet: ofColony((colony, { on: covered }, on) =>
+    covered ? without(colony, 'coverOffOn') : { ...colony, coverOffOn: colony.coverOffOn ?? on },
+  ),
+
+  outingLeft: ofColony((colony, { place, backBy }, on) =>
+    colony.outing
+      ? `These bees are out already, at “${colony.outing.place}”.`
+      : { ...colony, outing: { on, place, backBy } },
+  ),
+
+  outingReturned: ofColony((colony) =>
+    colony.outing ? without(colony, 'outing') : 'These bees are not out.',
+  ),
+
+  suspected: ofColony((colony, { suspicion, what }, on) => ({
+    ...colony,
+    suspicions: [...(colony.suspicions ?? []), { id: suspicion, what, on }],
+  })),
+
+  suspicionSettled: ofColony((colony, { suspicion }) => {
+    const left = (colony.suspicions ?? []).filter(({ id }) => id !== suspicion);
+    if (left.length === (colony.suspicions ?? []).length) return 'There is no such suspicion here.';
+    return { ...colony, suspicions: left };
+  }),
+
+  workPutOff: ofColony((colony, { work, until }, on: Day) =>
+    until !== null && until <= on
+      ? 'Work is put off to a day that is still to come.'
+      : { ...colony, putOff: { ...colony.putOff, [work]: until } },
+  ),
+
+  noted({ boxes, colonies }, { payload }, on) {
+    const box = standingBox(boxes, payload.box, on);
+    if (typeof box === 'string') return box;
+    return payload.colony === undefined || colonies.has(payload.colony)
+      ? undefined
+      : 'The note is about a colony that does not exist.';
+  },
+
+  stung({ boxes }, { payload }, on) {
+    const box = standingBox(boxes, payload.box, on);
+    return typeof box === 'string' ? box : undefined;
+  },
+};

@@ -1,0 +1,153 @@
+import type { BoxState, Colony, EntryOf, Frame, FramePlace } from '@yellow-cell/contract';
+import { baysOf } from '../../box/stack.ts';
+import type { Day } from '../../calendar/days.ts';
+import { drawnDesign, livingIn } from '../compartments.ts';
+import { ofColony, present, standingBox, type Tellers, type Telling } from './telling.ts';
+
+export const frameTellers: Tellers<'frameAudited' | 'framesMoved'> = {
+  frameAudited: ofColony((colony, { frame: id, slot, sides, bees }, on, telling) => {
+    const box = telling.boxes.get(colony.box);
+    if (!box || bayOf(telling, box, slot) === undefined)
+      return 'There is no such place for a frame in that box.';
+    const problem = clash(telling, { frame: id, at: { box: box.id, slot } });
+    if (problem) return problem;
+    const before = telling.frames.get(id) ?? { id, since: on, turned: false };
+    telling.frames.set(id, {
+      ...before,
+      at: { box: box.id, slot },
+      audit: { on, sides, ...present({ bees }) },
+    });
+    fill(telling, box.id, slot);
+    const brood = sides.some(({ eggs = 0, openBrood = 0 }) => eggs > 0 || openBrood > 0);
+    return brood ? { ...colony, evidenceOn: on } : colony;
+  }),
+
+  framesMoved(telling, { payload }, on) {
+    const problem = movesProblem(telling, payload.moves, on);
+    if (problem) return problem;
+    const givers = payload.moves.map(({ from }) => from && colonyAt(telling, from));
+    for (const { from } of payload.moves) if (from) empty(telling, from);
+    for (const { to } of payload.moves) if (to) fill(telling, to.box, to.slot);
+    payload.moves.forEach((move, index) => {
+      carry(telling, move, payload, on);
+      const giver = givers[index];
+      const taker = move.to && colonyAt(telling, move.to);
+      if (!giver || !taker || giver.id === taker.id) return;
+      update(telling, giver.id, { gaveOn: on });
+      update(telling, taker.id, { broodGivenOn: on });
+    });
+    return undefined;
+  },
+};
+
+type Moves = EntryOf<'framesMoved'>['payload'];
+
+function carry(telling: Telling, move: Moves['moves'][number], payload: Moves, on: Day): void {
+  const { frame: id, from, to, turned } = move;
+  const { out: was, ...before } = telling.frames.get(id) ?? ({ id, turned: false } as Frame);
+  // Sides are told as they stand in the box: turned, the one that was nearer x = 0 is the other.
+  const { audit } = before;
+  const now = turned && audit ? { audit: { ...audit, ...otherWayRound(audit) } } : {};
+  const frame: Frame = { ...before, ...now, at: to, since: on, turned: turned !== before.turned };
+  if (to !== null) {
+    telling.frames.set(id, frame);
+    return;
+  }
+  const place = from ?? was?.from;
+  telling.frames.set(
+    id,
+    place
+      ? {
+          ...frame,
+          out: {
+            from: place,
+            on,
+            purpose: payload.purpose,
+            turned: before.turned,
+            ...present({ backBy: payload.backBy, where: payload.where }),
+          },
+        }
+      : frame,
+  );
+}
+
+const otherWayRound = ({ sides, bees }: NonNullable<Frame['audit']>) => ({
+  sides: [sides[1], sides[0]] as const,
+  ...(bees ? { bees: [bees[1], bees[0]] as const } : {}),
+});
+
+/** Why these frames cannot be moved so, all at once. */
+function movesProblem(telling: Telling, moves: Moves['moves'], on: Day): string | undefined {
+  if (new Set(moves.map(({ frame }) => frame)).size < moves.length) return 'One frame is named twice.';
+  const targets = moves.flatMap(({ to }) => (to ? [`${to.box} ${to.slot}`] : []));
+  if (new Set(targets).size < targets.length) return 'Two frames cannot stand in one place.';
+  for (const { frame, from, to } of moves) {
+    for (const place of [from, to]) {
+      if (!place) continue;
+      const box = standingBox(telling.boxes, place.box, on);
+      if (typeof box === 'string') return box;
+      if (bayOf(telling, box, place.slot) === undefined)
+        return `Box ${box.label} has no such place for a frame.`;
+    }
+    const known = telling.frames.get(frame);
+    if (!known && !from) return 'A frame that nothing is known of comes from some place.';
+    if (!same(known ? known.at : from, from)) return elsewhere(telling, known as Frame);
+    if (from && !known) {
+      const problem = clash(telling, { frame, at: from });
+      if (problem) return problem;
+    }
+    if (to && !moves.some((other) => same(other.from, to))) {
+      const problem = clash(telling, { frame, at: to }, true);
+      if (problem) return problem;
+    }
+  }
+  return undefined;
+}
+
+/** What is in a place is an exclusive fact: another known frame there, or this one elsewhere, cannot be. */
+function clash(
+  telling: Telling,
+  { frame, at }: { frame: string; at: FramePlace },
+  moving = false,
+): string | undefined {
+  const there = [...telling.frames.values()].find((each) => same(each.at, at));
+  if (there && there.id !== frame) return 'Another frame stands in that place.';
+  const known = telling.frames.get(frame);
+  return known && !moving && !same(known.at, at) ? elsewhere(telling, known) : undefined;
+}
+
+function elsewhere({ boxes }: Telling, { at }: Frame): string {
+  return at
+    ? `That frame stands in another place, in box ${boxes.get(at.box)?.label ?? 'that is gone'}.`
+    : 'That frame is out of any box.';
+}
+
+const same = (a: FramePlace | null, b: FramePlace | null): boolean =>
+  a === b || (a !== null && b !== null && a.box === b.box && a.slot === b.slot);
+
+function bayOf({ known }: Telling, box: BoxState, slot: string): string | undefined {
+  const drawn = drawnDesign(known.designs, box);
+  return drawn && baysOf(drawn).find(({ frames }) => frames.some(({ id }) => id === slot))?.id;
+}
+
+function colonyAt(telling: Telling, { box: id, slot }: FramePlace): Colony | undefined {
+  const box = telling.boxes.get(id);
+  const bay = box && bayOf(telling, box, slot);
+  return box && livingIn(telling.colonies, box).find(({ bays }) => bay !== undefined && bays.includes(bay));
+}
+
+function update({ colonies }: Telling, id: string, change: Partial<Colony>): void {
+  const colony = colonies.get(id);
+  if (colony) colonies.set(id, { ...colony, ...change });
+}
+
+function empty({ boxes }: Telling, { box: id, slot }: FramePlace): void {
+  const box = boxes.get(id);
+  if (box) boxes.set(id, { ...box, emptySlots: [...new Set([...(box.emptySlots ?? []), slot])].sort() });
+}
+
+function fill({ boxes }: Telling, id: string, slot: string): void {
+  const box = boxes.get(id);
+  if (box?.emptySlots?.includes(slot))
+    boxes.set(id, { ...box, emptySlots: box.emptySlots.filter((each) => each !== slot) });
+}

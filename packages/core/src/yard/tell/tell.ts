@@ -1,0 +1,24 @@
+import type { Entry, EventKind } from '@yellow-cell/contract';
+import type { Day } from '../../calendar/days.ts';
+import { boxTellers } from './boxTellers.ts';
+import { careTellers } from './careTellers.ts';
+import { frameTellers } from './frameTellers.ts';
+import { queenTellers } from './queenTellers.ts';
+import { seasonTellers } from './seasonTellers.ts';
+import { statusTellers } from './statusTellers.ts';
+import type { Tellers, Telling } from './telling.ts';
+
+const tellers: Tellers<EventKind> = {
+  ...boxTellers,
+  ...statusTellers,
+  ...careTellers,
+  ...queenTellers,
+  ...frameTellers,
+  ...seasonTellers,
+};
+
+/** Adds one event to the story, or says in a sentence why it cannot be. */
+export function tell(telling: Telling, event: Entry, on: Day): string | undefined {
+  const teller = tellers[event.kind] as (telling: Telling, event: Entry, on: Day) => string | undefined;
+  return teller(telling, event, on);
+}

@@ -1,0 +1,105 @@
+import type {
+  Attempt,
+  BoxState,
+  Colony,
+  Entry,
+  EventKind,
+  Frame,
+  Payload,
+  Queen,
+  Round,
+  WeatherDay,
+} from '@yellow-cell/contract';
+import type { Day } from '../../calendar/days.ts';
+import { showDay } from '../../calendar/showDay.ts';
+import type { Constants } from '../../constants/registry.ts';
+import type { Known } from '../state.ts';
+
+/** The story so far, while it is being told. */
+export interface Telling {
+  known: Known;
+  constants: Constants;
+  boxes: Map<string, BoxState>;
+  colonies: Map<string, Colony>;
+  attempts: Map<string, Attempt>;
+  queens: Map<string, Queen>;
+  frames: Map<string, Frame>;
+  rounds: Map<string, Round>;
+  weather: Map<string, Map<Day, WeatherDay>>;
+}
+
+/** Adds one event to the story, or says in a sentence why it cannot be. */
+export type Teller<K extends EventKind> = (
+  telling: Telling,
+  event: Extract<Entry, { kind: K }>,
+  on: Day,
+) => string | undefined;
+export type Tellers<K extends EventKind> = { [Kind in K]: Teller<Kind> };
+
+type About<Field extends string> = {
+  [K in EventKind]: Payload<K> extends Record<Field, string> ? K : never;
+}[EventKind];
+
+/** A teller of events that change one standing box; a sentence in place of the box refuses. */
+export function ofBox<K extends About<'box'>>(
+  change: (box: BoxState, payload: Payload<K>, on: Day, telling: Telling) => BoxState | string,
+): Teller<K> {
+  return (telling, event, on) => {
+    const { payload } = event as unknown as { payload: Payload<K> & { box: string } };
+    const box = standingBox(telling.boxes, payload.box, on);
+    const next = typeof box === 'string' ? box : change(box, payload, on, telling);
+    if (typeof next === 'string') return next;
+    telling.boxes.set(next.id, next);
+    return undefined;
+  };
+}
+
+/** A teller of events that change one living colony but not its status; a sentence in place of the colony refuses. */
+export function ofColony<K extends About<'colony'>>(
+  change: (colony: Colony, payload: Payload<K>, on: Day, telling: Telling) => Colony | string,
+): Teller<K> {
+  return (telling, event, on) => {
+    const { payload } = event as unknown as { payload: Payload<K> & { box: string; colony: string } };
+    const colony = livingColony(telling, payload, on);
+    const next = typeof colony === 'string' ? colony : change(colony, payload, on, telling);
+    if (typeof next === 'string') return next;
+    telling.colonies.set(next.id, next);
+    return undefined;
+  };
+}
+
+export function standingBox(boxes: ReadonlyMap<string, BoxState>, id: string, on: Day): BoxState | string {
+  const box = boxes.get(id);
+  if (!box) return 'That box does not exist, or was not built yet on this day.';
+  if (box.takenApartOn) return `Box ${box.label} was taken apart on ${showDay(box.takenApartOn, on)}.`;
+  return box;
+}
+
+/** The colony of an entry, alive and in that box, or why the entry cannot be. */
+export function livingColony(
+  { boxes, colonies }: Telling,
+  payload: { box: string; colony: string },
+  on: Day,
+): Colony | string {
+  const box = standingBox(boxes, payload.box, on);
+  if (typeof box === 'string') return box;
+  const colony = colonies.get(payload.colony);
+  if (!colony || colony.box !== box.id)
+    return `There were no such bees in box ${box.label} on ${showDay(on)}.`;
+  if (colony.ended)
+    return `The bees of that compartment of box ${box.label} were gone since ${showDay(colony.ended.on, on)}.`;
+  return colony;
+}
+
+/** The same without a field. */
+export function without<T extends object, F extends keyof T>(value: T, field: F): Omit<T, F> {
+  const { [field]: _, ...rest } = value;
+  return rest;
+}
+
+/** Fields that are there; `exactOptionalPropertyTypes` keeps absent and undefined apart. */
+export function present<T extends object>(fields: T): { [K in keyof T]?: NonNullable<T[K]> } {
+  return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as {
+    [K in keyof T]?: NonNullable<T[K]>;
+  };
+}
