@@ -1,9 +1,35 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+
+/** The largest file is the view in space; without a network it opens too. */
+const LARGEST_B = 8e6;
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: 'script',
+      manifest: {
+        name: 'Yellow Cell',
+        short_name: 'Yellow Cell',
+        description: 'The workbench and the memory of a queen breeder.',
+        start_url: '/yard',
+        display: 'standalone',
+        background_color: '#f3ecdc',
+        theme_color: '#f3ecdc',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        maximumFileSizeToCacheInBytes: LARGEST_B,
+        navigateFallbackDenylist: [/^\/api\//],
+      },
+    }),
+  ],
   build: { outDir: 'dist', emptyOutDir: true, target: 'es2022' },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env.YC_API_PORT ?? 8173}` } },
 });

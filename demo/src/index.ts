@@ -1,5 +1,6 @@
 import type { Entry, NewDesign, NewYard, WeatherDay } from '@yellow-cell/contract';
 import { type Day, dayOf, deriveBox, plusDays } from '@yellow-cell/core';
+import { yardSeason } from './care.ts';
 import { type DemoDesign, type DesignKey, demoDesigns } from './designs.ts';
 import { BREEDER, type Diary, newDiary } from './diary.ts';
 import { type Place, runSeason, type World } from './season.ts';
@@ -42,9 +43,14 @@ export function createDemo(until: string): Demo {
   const places = plans.flatMap((plan) =>
     build(seed, diary, plan, designs, yards, `${year - 1}-04-0${seed.between(1, 8)}`),
   );
-  const world: World = { seed, diary, weather };
+  const care = { seed: seedFrom(SEED + 1), diary, marked: 0, frames: new Map<string, string>() };
+  const world: World = { seed, diary, weather, care };
   runSeason(world, places, year - 1);
   runSeason(world, places, year);
+  for (const { id } of Object.values(yards)) {
+    const boxes = [...new Set(places.flatMap(({ yard, box }) => (yard === id ? [box] : [])))];
+    yardSeason(care, id, boxes, year);
+  }
   for (const [yard, days] of weather) recordWeather(diary, yard, [...days.values()], year, today);
   return {
     yards: Object.values(yards),
@@ -72,6 +78,7 @@ function build(
     yard,
     bays: [...bays],
     frames: frames.length,
+    slots: frames.map(({ id }) => id),
     winters: plan.design === 'single',
     status: 'empty',
     freeOn: plusDays(on, 3),

@@ -1,5 +1,6 @@
 import type { Attempt, FailReason, WeatherDay } from '@yellow-cell/contract';
 import { type Day, daysBetween, defaultConstants, failBy, later, plusDays } from '@yellow-cell/core';
+import { type Care, countSeams, lookThrough } from './care.ts';
 import type { Diary } from './diary.ts';
 import type { Seed } from './seed.ts';
 
@@ -9,6 +10,7 @@ export interface Place {
   yard: string;
   bays: string[];
   frames: number;
+  slots: string[];
   /** Single boxes keep their queen over winter. */
   winters: boolean;
   colony?: string;
@@ -41,6 +43,7 @@ export interface World {
   diary: Diary;
   /** Weather of each yard by day. */
   weather: ReadonlyMap<string, ReadonlyMap<Day, WeatherDay>>;
+  care: Care;
 }
 
 /** A year's rounds, one after the other, into whatever places are free. */
@@ -51,20 +54,21 @@ export function runSeason(world: World, places: readonly Place[], year: number):
 }
 
 function runRound(
-  { seed, diary, weather }: World,
+  world: World,
   places: readonly Place[],
   { donor, grafts }: RoundPlan,
   graftedOn: Day,
   number: number,
 ): void {
+  const { seed, diary } = world;
   const round = seed.id();
   const accepted = Math.round(grafts * (0.62 + seed.random() * 0.24));
   diary.write('grafted', graftedOn, { round, number, donor, grafts, accepted }, { hour: 15 });
   const ripeOn = plusDays(graftedOn, defaultConstants.cellToRipe_d);
   const free = seed.shuffled(places.filter(({ freeOn }) => freeOn < ripeOn)).slice(0, accepted);
   for (const place of free) {
-    stock({ seed, diary, weather }, place, plusDays(ripeOn, -1));
-    giveCell({ seed, diary, weather }, place, round, ripeOn);
+    stock(world, place, plusDays(ripeOn, -1));
+    giveCell(world, place, round, ripeOn);
   }
 }
 
@@ -96,7 +100,7 @@ function chanceOfTake({ frames }: Place, flyingShare: number): number {
 }
 
 function giveCell(world: World, place: Place, round: string, ripeOn: Day): void {
-  const { seed, diary, weather } = world;
+  const { seed, diary, weather, care } = world;
   const attempt = seed.id();
   const colony = place.colony ?? '';
   const of = { box: place.box, colony, attempt };
@@ -113,7 +117,9 @@ function giveCell(world: World, place: Place, round: string, ripeOn: Day): void 
     fail(world, place, of, 'cellNotOpened', plusDays(givenOn, seed.between(3, 5)));
     return;
   }
-  diary.write('cellOpened', plusDays(givenOn, seed.between(2, 4)), of);
+  const openedOn = plusDays(givenOn, seed.between(2, 4));
+  diary.write('cellOpened', openedOn, of);
+  countSeams(care, of, place.frames, openedOn);
   if (seed.chance(0.03)) {
     fail(world, place, of, seed.chance(0.5) ? 'absconded' : 'robbed', plusDays(givenOn, seed.between(7, 11)));
     return;
@@ -145,6 +151,7 @@ function giveCell(world: World, place: Place, round: string, ripeOn: Day): void 
     { ...of, pattern_pct: pattern },
     pattern > 92 ? { note: 'As solid as a board.' } : {},
   );
+  lookThrough(care, of, place.slots, scoredOn);
   place.status = 'laying';
   takeQueen(world, place, of, plusDays(eggsOn, seed.between(16, 25)), pattern);
 }

@@ -6,8 +6,12 @@ import { queries } from './app/queries.ts';
 import { router } from './app/router.tsx';
 import './styles.css';
 
+import { keepQueries, restoreQueries } from './app/keptQueries.ts';
+
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');
+await restoreQueries();
+keepQueries();
 createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>

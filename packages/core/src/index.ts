@@ -145,8 +145,11 @@ export { expectationsOf, rules } from './yard/due/rules.ts';
 export { firstExpectation, type Urgency, urgencyOn } from './yard/due/urgency.ts';
 export { failBy, flightWindow } from './yard/due/weather.ts';
 export { futureProblem } from './yard/entryProblem.ts';
+export { type Equalising, equalisings } from './yard/equalise.ts';
 export { chronicle, fold, foldChronicle, foldOn } from './yard/fold.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
+export { type FrameSlot, slotsOf } from './yard/slots.ts';
+export { stateOfStanding } from './yard/standing.ts';
 export type { Designs, Known, YardState } from './yard/state.ts';
 export {
   combWords,

@@ -1,13 +1,15 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { keepPreviousData, useQuery, useSuspenseQuery } from '@tanstack/react-query';
+import type { Found as FoundThing } from '@yellow-cell/contract';
 import { type QuickAct, readQuickLine, withChoice } from '@yellow-cell/core';
 import { useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
+import { useSilentSince } from './connection.ts';
 import { FIND, findLabel } from './find.ts';
 import { newId } from './ids.ts';
 import { QuickAnswer } from './QuickAnswer.tsx';
-import { designsQuery, findBoxesQuery, yardsQuery } from './queries.ts';
-import { useQuickYardOnScreen } from './quickContext.ts';
+import { designsQuery, searchQuery, yardsQuery } from './queries.ts';
+import { type QuickYard, useQuickYardOnScreen } from './quickContext.ts';
 import { type Draft, useLog } from './useLog.ts';
 
 interface Found {
@@ -17,14 +19,14 @@ interface Found {
   path: string;
 }
 
-/** Finds boxes by label, designs and yards by name. */
+/** Finds boxes, stands, queens, rounds, designs and yards by name, and notes by their words; takes entries in short hand. */
 export function Finder() {
   const [typed, setTyped] = useState('');
   const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const { search } = useLocation();
-  const found = useFound(typed.trim());
   const quick = useQuickYardOnScreen();
+  const found = useFound(typed.trim(), quick);
   const answer = useMemo(
     () => (quick && typed.trim() !== '' ? readQuickLine(typed, quick.context, newId) : undefined),
     [typed, quick],
@@ -91,8 +93,8 @@ export function Finder() {
                 value={each}
                 className="flex cursor-pointer justify-between gap-3 px-3 py-2 data-focus:bg-glow"
               >
-                <strong>{each.name}</strong>
-                <span className="text-soft">{each.what}</span>
+                <strong className="min-w-0 truncate">{each.name}</strong>
+                <span className="max-w-[55%] shrink-0 truncate text-soft">{each.what}</span>
               </ComboboxOption>
             ))}
             {found.length === 0 && (answer === undefined || answer.is === 'search') && (
@@ -105,27 +107,37 @@ export function Finder() {
   );
 }
 
-function useFound(typed: string): Found[] {
+function useFound(typed: string, quick: QuickYard | undefined): Found[] {
   const { data: yards } = useSuspenseQuery(yardsQuery);
   const { data: designs = [] } = useQuery(designsQuery);
-  const { data: page } = useQuery({ ...findBoxesQuery(typed), placeholderData: keepPreviousData });
+  const { data: told } = useQuery({ ...searchQuery(typed), placeholderData: keepPreviousData });
+  const silent = useSilentSince() !== undefined;
   if (typed === '') return [];
-  const fits = ({ name }: { name: string }) => name.toLowerCase().includes(typed.toLowerCase());
-  const boxes = (page?.boxes ?? []).map(
-    ({ id, label, yard, compartments }): Found => ({
-      key: id,
-      name: label,
-      what: `${yards.find((each) => each.id === yard)?.name ?? 'not placed'} · ${compartments.length} ${compartments.length === 1 ? 'compartment' : 'compartments'}`,
-      path: yard ? `/yard/${yard}?box=${id}` : '/yard',
-    }),
-  );
+  const fits = (name: string) => name.toLowerCase().includes(typed.toLowerCase());
+  const here = silent && quick ? quick.context.boxes.filter(({ label }) => fits(label)) : [];
   return [
-    ...boxes,
+    ...here.map(
+      ({ id, label }): Found => ({ key: id, name: label, what: 'as last seen', path: `?box=${id}` }),
+    ),
+    ...(silent ? [] : (told ?? [])).map(
+      (each): Found => ({
+        key: each.kind + each.id,
+        name: each.title,
+        what: [each.detail, yards.find(({ id }) => id === each.yard)?.name].filter(Boolean).join(' · '),
+        path: pathOf(each),
+      }),
+    ),
     ...designs
-      .filter(fits)
+      .filter(({ name }) => fits(name))
       .map(({ id, name }): Found => ({ key: id, name, what: 'design', path: `/bench/${id}` })),
     ...yards
-      .filter(fits)
+      .filter(({ name }) => fits(name))
       .map(({ id, name }): Found => ({ key: id, name, what: 'yard', path: `/yard/${id}` })),
-  ].slice(0, 10);
+  ].slice(0, 14);
+}
+
+function pathOf({ kind, id, box, yard }: FoundThing): string {
+  if (kind === 'queen') return `/queen/${id}`;
+  if (kind === 'round') return '/rounds';
+  return yard && box ? `/yard/${yard}?box=${box}` : '/yard';
 }

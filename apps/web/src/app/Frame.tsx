@@ -7,10 +7,10 @@ import { DrawingDefs } from '../drawing/BoxShapes.tsx';
 import { ToastProvider, useUndo } from '../parts/Toast.tsx';
 import { Ribbon } from '../ribbon/Ribbon.tsx';
 import { useAsOf } from './now.ts';
-import { useOutbox } from './outbox.ts';
 import { places } from './places.ts';
 import { QuickLine } from './QuickLine.tsx';
 import { sessionQuery } from './queries.ts';
+import { Standing } from './Standing.tsx';
 import { UnitsContext } from './units.ts';
 import { useKeys } from './useKeys.ts';
 
@@ -120,7 +120,7 @@ function Desk() {
         </div>
       </header>
       <Ribbon />
-      <WaitingEntries />
+      <Standing />
       <div id="place" className="min-h-0 flex-1">
         <Suspense fallback={<Waiting />}>
           <UnitsContext value={units}>
@@ -133,27 +133,5 @@ function Desk() {
         {open === 'settings' && <SettingsDialog onClose={() => setOpen(undefined)} />}
       </Suspense>
     </div>
-  );
-}
-
-function WaitingEntries() {
-  const parcels = useOutbox();
-  const [late, setLate] = useState(false);
-  const waiting = parcels.length > 0;
-  useEffect(() => {
-    if (!waiting) return setLate(false);
-    const timer = setTimeout(() => setLate(true), 1_500);
-    return () => clearTimeout(timer);
-  }, [waiting]);
-  if (!late || !waiting) return null;
-  const count = parcels.length;
-  return (
-    <p role="status" className="no-print border-y border-hairline bg-glow px-5 py-1.5">
-      <strong>
-        {count} {count === 1 ? 'entry waits' : 'entries wait'} for the server.
-      </strong>{' '}
-      Kept on this device; sent by {count === 1 ? 'itself' : 'themselves'} as soon as it answers:{' '}
-      {parcels.map(({ title }) => title).join(', ')}.
-    </p>
   );
 }

@@ -1,4 +1,5 @@
 import type { ProblemDetails } from '@yellow-cell/contract';
+import { heard } from './connection.ts';
 
 /** A request that did not succeed. Status 0: no answer at all. */
 export class ApiError extends Error {
@@ -34,8 +35,10 @@ async function ask<T>(path: string, init: RequestInit): Promise<T> {
     answer = await fetch(`/api${path}`, init);
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    heard(false);
     throw new ApiError(0, undefined);
   }
+  heard(answer.status < 502);
   if (!answer.ok) throw new ApiError(answer.status, await detailsOf(answer));
   return (await answer.json()) as T;
 }

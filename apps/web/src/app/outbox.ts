@@ -1,69 +1,79 @@
-import type { Entry, PostedEntries, Problem } from '@yellow-cell/contract';
+import type { PostedEntries, Problem } from '@yellow-cell/contract';
 import { useSyncExternalStore } from 'react';
 import { ApiError, sendJson } from './api.ts';
-import { keep, readKept } from './kept.ts';
 import { refreshAfterEntry } from './queries.ts';
+import { addParcel, allParcels, markLate, type Parcel, removeParcels } from './shelf.ts';
 
 /**
  * Entries on their way to the server. Each group is kept on this device until the server has answered, so
  * that neither a lost connection nor a reload loses one; its ids make sending twice harmless. A global store,
  * since an entry outlives the screen on which it was made.
  */
-export interface Parcel {
-  id: string;
-  title: string;
-  entries: Entry[];
-}
-
 export type Delivery = { state: 'stored' } | { state: 'kept' } | { state: 'refused'; problems: Problem[] };
 
-const KEY = 'yc-outbox';
 const RETRY_MS = 2_000;
-let parcels: readonly Parcel[] = readKept<Parcel[]>(KEY) ?? [];
+const REFRESH_MS = 4_000;
+let parcels: readonly Parcel[] = [];
 let sending: Promise<void> | undefined;
 const listeners = new Set<() => void>();
 const refusals = new Map<string, Problem[]>();
 
-/** What is kept on the device leads: another tab may have put its own in. Without storage, what this tab remembers. */
-function update(change: (now: readonly Parcel[]) => readonly Parcel[]): void {
-  parcels = change(readKept<Parcel[]>(KEY) ?? parcels);
-  keep(KEY, parcels);
+function show(next: readonly Parcel[]): void {
+  parcels = next;
   for (const listener of listeners) listener();
 }
 
 /** Sends a group of entries, all or none. */
 export async function deliver(parcel: Parcel): Promise<Delivery> {
-  update((now) => [...now, parcel]);
+  await ready;
+  await addParcel(parcel);
+  show([...parcels, parcel]);
   await flush();
   const problems = refusals.get(parcel.id);
   refusals.delete(parcel.id);
   if (problems) return { state: 'refused', problems };
-  return parcels.some(({ id }) => id === parcel.id) ? { state: 'kept' } : { state: 'stored' };
+  return (await allParcels()).some(({ id }) => id === parcel.id) ? { state: 'kept' } : { state: 'stored' };
 }
 
 /** Sends what waits, in order, one group at a time; stops at the first that nobody answers. */
 export function flush(): Promise<void> {
-  sending ??= sendAll().finally(() => {
+  sending ??= alone(sendAll).finally(() => {
     sending = undefined;
     if (parcels.length > 0) setTimeout(() => void flush(), RETRY_MS);
   });
   return sending;
 }
 
+/** One tab sends at a time, where the browser can see to that; sending twice would be harmless. */
+const alone = (work: () => Promise<void>): Promise<void> =>
+  globalThis.navigator?.locks ? navigator.locks.request('yc-outbox', work) : work();
+
 async function sendAll(): Promise<void> {
-  for (let parcel = parcels[0]; parcel; parcel = parcels[0]) {
-    const { id, entries } = parcel;
+  const answered: string[] = [];
+  for (let next = await nextAfter(answered); next; next = await nextAfter(answered)) {
+    const { id, entries, late = false } = next;
     try {
-      await sendJson<PostedEntries>('POST', '/events', { entries });
-      await refreshAfterEntry();
+      await sendJson<PostedEntries>('POST', '/events', late ? { entries, synced: true } : { entries });
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
-      if (error.passing) return;
+      if (error.passing) {
+        await markLate(id);
+        break;
+      }
       refusals.set(id, error.details?.problems ?? [{ path: '', sentence: error.message }]);
     }
-    update((now) => now.filter((each) => each.id !== id));
+    answered.push(id);
   }
+  if (answered.length > 0) {
+    await Promise.race([refreshAfterEntry(), new Promise((done) => setTimeout(done, REFRESH_MS))]);
+    await removeParcels(answered);
+  }
+  show(await allParcels());
 }
+
+/** What is kept on the device leads: another tab may have put its own in. */
+const nextAfter = async (answered: readonly string[]): Promise<Parcel | undefined> =>
+  (await allParcels()).find(({ id }) => !answered.includes(id));
 
 /** Entries that the server has not answered for yet. */
 export function useOutbox(): readonly Parcel[] {
@@ -76,4 +86,7 @@ export function useOutbox(): readonly Parcel[] {
   );
 }
 
-if (parcels.length > 0) void flush();
+const ready = allParcels().then((kept) => {
+  show(kept);
+  if (kept.length > 0) void flush();
+});

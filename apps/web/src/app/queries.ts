@@ -1,12 +1,16 @@
 import { QueryClient, queryOptions } from '@tanstack/react-query';
 import type {
-  BoxPage,
   Design,
   DesignSummary,
+  Found,
+  LogEvent,
+  QueenStory,
   SensorReport,
   Session,
+  Standing,
   TakeReport,
   TakesBy,
+  Unsettled,
   Yard,
   YardLog,
   YearRibbon,
@@ -21,6 +25,8 @@ export const queries = new QueryClient({
       // The server is often on this very machine or in this very shed: the browser's idea of being online says nothing of it.
       networkMode: 'always',
       staleTime: 15_000,
+      // What was last seen is kept for days, to be shown without a network.
+      gcTime: 7 * 86_400_000,
       retry: (_, error) => error instanceof ApiError && error.passing,
       retryDelay: RETRY_MS,
     },
@@ -57,6 +63,50 @@ export const sensorsQuery = queryOptions({
   refetchInterval: ASK_SENSORS_MS,
 });
 
+/** A page of a yard's boxes as they stand; the next is asked for with its key. */
+export const standingPage = (yard: string, after: string | null, signal: AbortSignal) =>
+  getJson<Standing>(
+    `/yards/${yard}/standing?limit=${PAGE}${after ? `&after=${encodeURIComponent(after)}` : ''}`,
+    signal,
+  );
+export const standingKey = (yard: string) => ['standing', yard] as const;
+
+/** The boxes of a yard with work due, as they stand. */
+export const dueQuery = (yard: string, on: string) =>
+  queryOptions({
+    queryKey: ['due', yard, on],
+    queryFn: ({ signal }) => getJson<Standing>(`/yards/${yard}/due?on=${on}`, signal),
+  });
+
+export const boxStandingQuery = (box: string) =>
+  queryOptions({
+    queryKey: ['standing', 'box', box],
+    queryFn: ({ signal }) => getJson<Standing>(`/boxes/${box}`, signal),
+  });
+
+export const boxLogQuery = (box: string) =>
+  queryOptions({
+    queryKey: ['boxLog', box],
+    queryFn: ({ signal }) => getJson<YardLog>(`/boxes/${box}/log`, signal),
+  });
+
+export const seasonQuery = (yard: string) =>
+  queryOptions({
+    queryKey: ['season', yard],
+    queryFn: ({ signal }) => getJson<LogEvent[]>(`/yards/${yard}/season`, signal),
+  });
+
+export const toSettleQuery = queryOptions({
+  queryKey: ['toSettle'],
+  queryFn: ({ signal }) => getJson<Unsettled[]>('/to-settle', signal),
+});
+
+export const queenQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['queens', id],
+    queryFn: ({ signal }) => getJson<QueenStory>(`/queens/${id}`, signal),
+  });
+
 const PAGE = 100;
 
 /** One page of a yard's story; the next is asked for with its key. */
@@ -80,17 +130,29 @@ export const takesQuery = (by: TakesBy, on: string) =>
     queryFn: ({ signal }) => getJson<TakeReport>(`/takes?by=${by}&on=${on}`, signal),
   });
 
-export const findBoxesQuery = (find: string) =>
+export const searchQuery = (find: string, limit = 5) =>
   queryOptions({
-    queryKey: ['boxes', find],
-    queryFn: ({ signal }) => getJson<BoxPage>(`/boxes?limit=8&find=${encodeURIComponent(find)}`, signal),
+    queryKey: ['search', find, limit],
+    queryFn: ({ signal }) =>
+      getJson<Found[]>(`/search?find=${encodeURIComponent(find)}&limit=${limit}`, signal),
     enabled: find !== '',
   });
 
+const FROM_LOG = [
+  'standing',
+  'due',
+  'boxLog',
+  'yardLog',
+  'season',
+  'toSettle',
+  'queens',
+  'years',
+  'takes',
+  'yards',
+  'search',
+  'designs',
+];
 /** After an entry: everything that is read from the log may have changed. */
 export function refreshAfterEntry(): Promise<void> {
-  return queries.invalidateQueries({
-    predicate: ({ queryKey }) =>
-      ['yardLog', 'years', 'takes', 'yards', 'boxes', 'designs'].includes(String(queryKey[0])),
-  });
+  return queries.invalidateQueries({ predicate: ({ queryKey }) => FROM_LOG.includes(String(queryKey[0])) });
 }

@@ -39,8 +39,20 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../yard/CardsScreen.tsx')).CardsScreen }),
           },
           {
+            path: 'yard/:yard/frames',
+            lazy: async () => ({ Component: (await import('../frames/FramesScreen.tsx')).FramesScreen }),
+          },
+          {
             path: 'yard/:yard?',
             lazy: async () => ({ Component: (await import('../yard/YardScreen.tsx')).YardScreen }),
+          },
+          {
+            path: 'queen/:queen',
+            lazy: async () => ({ Component: (await import('../yard/QueenScreen.tsx')).QueenScreen }),
+          },
+          {
+            path: 'settle',
+            lazy: async () => ({ Component: (await import('../yard/SettleScreen.tsx')).SettleScreen }),
           },
           {
             path: 'rounds',

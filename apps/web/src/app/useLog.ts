@@ -1,5 +1,5 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import type { Entry, EntryOf, EventKind } from '@yellow-cell/contract';
+import type { Entry, EventKind, Payload } from '@yellow-cell/contract';
 import { instantOf } from '@yellow-cell/core';
 import { useToast } from '../parts/Toast.tsx';
 import { nextOnDevice } from './device.ts';
@@ -10,11 +10,21 @@ import { sessionQuery } from './queries.ts';
 
 /** What a person enters; the rest of the envelope is added here. */
 export type Draft = {
-  [K in EventKind]: { kind: K; payload: EntryOf<K>['payload']; note?: string | undefined; corrects?: string };
+  [K in EventKind]: {
+    kind: K;
+    payload: Payload<K>;
+    note?: string | undefined;
+    corrects?: string;
+    /** When it happened, where that is not now. */
+    at?: string;
+  };
 }[EventKind];
 
-export const draft = <K extends EventKind>(kind: K, payload: EntryOf<K>['payload'], note?: string): Draft =>
+export const draft = <K extends EventKind>(kind: K, payload: Payload<K>, note?: string): Draft =>
   ({ kind, payload, note }) as Draft;
+
+/** Takes an entry back; it stays in the record. */
+export const withdrawal = (id: string): Draft => ({ kind: 'withdrawn', payload: {}, corrects: id });
 
 /** Logs entries as one act that can be undone; while another day is shown, they are entered for that day's noon. */
 export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<Delivery> {
@@ -26,12 +36,12 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
 
   const entriesOf = (drafts: readonly Draft[]): Entry[] => {
     const occurredAt = isToday ? nowFrom(session.now, dataUpdatedAt) : instantOf(on, 12, 0, zone);
-    return drafts.map(({ kind, payload, note, corrects }) => {
+    return drafts.map(({ kind, payload, note, corrects, at }) => {
       const entry = {
         id: newId(),
         kind,
         kindVersion: 1,
-        occurredAt,
+        occurredAt: at ?? occurredAt,
         zone,
         person,
         ...nextOnDevice(),
@@ -53,9 +63,7 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
 
   return (title, drafts) => {
     const entries = entriesOf(drafts);
-    const withdrawals = entries
-      .map(({ id }): Draft => ({ kind: 'withdrawn', payload: {}, corrects: id }))
-      .reverse();
+    const withdrawals = entries.map(({ id }) => withdrawal(id)).reverse();
     return send(title, entries, async () => {
       await send(`Undone: ${title}`, entriesOf(withdrawals));
     });

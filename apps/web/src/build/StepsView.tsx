@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import type { BoxPage, BuildPart, BuildStep, Design, YardLog } from '@yellow-cell/contract';
+import type { BoxPage, BoxState, BuildPart, BuildStep, Design, YardLog } from '@yellow-cell/contract';
 import {
-  type BoxState,
   chronicle,
   daysBetween,
   defaultConstants,

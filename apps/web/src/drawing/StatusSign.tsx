@@ -17,6 +17,22 @@ const SIGNS: Readonly<Record<Status, ReactNode>> = {
   ),
   cellGiven: <path d="M-4 -6.5H4V0.5C4 4.5 2 7 0 7S-4 4.5 -4 0.5Z" {...open} strokeWidth={1.5} />,
   virgin: <path d={DIAMOND} {...open} strokeWidth={1.6} />,
+  caged: (
+    <g>
+      <rect
+        x={-7}
+        y={-5.5}
+        width={14}
+        height={11}
+        rx={1.5}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={1.3}
+      />
+      <path d="M0 -4 2.8 0 0 4 -2.8 0Z" {...open} strokeWidth={1.2} />
+      <path d="M-3.8 -5.5V5.5M3.8 -5.5V5.5" stroke="var(--ink)" strokeWidth={0.9} />
+    </g>
+  ),
   laying: <path d={DIAMOND} {...ink} strokeWidth={1} />,
   proven: (
     <g {...ink}>

@@ -1,13 +1,14 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import { type ConstantName, constantGroups, constantProblem, registry } from '@yellow-cell/core';
-import { RotateCcw } from 'lucide-react';
-import { useDeferredValue, useId, useState } from 'react';
+import { type ConstantName, constantGroups, registry, rules } from '@yellow-cell/core';
+import { useDeferredValue, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { ApiError } from '../app/api.ts';
 import { refreshAfterEntry, sessionQuery, yardsQuery } from '../app/queries.ts';
 import { saveSettings } from '../app/saveSettings.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Notice } from '../parts/Notice.tsx';
+import { FigureLine } from './FigureLine.tsx';
+import { RuleList } from './RuleList.tsx';
 
 /** Every figure of judgement of a yard, with its default, range and source: looked up, changed, and put back. */
 export function FiguresScreen() {
@@ -71,8 +72,9 @@ export function FiguresScreen() {
             <p role="alert">{failure}</p>
           </Notice>
         )}
+        <RuleList own={own} yard={yard.id} searched={searched} onSave={save} />
         {constantGroups.map(({ title, names }) => {
-          const shown = names.filter((name) => matches(name, searched));
+          const shown = names.filter((name) => !IN_RULES.has(name) && matches(name, searched));
           if (shown.length === 0) return null;
           return (
             <section key={title} aria-label={title} className="mt-4">
@@ -95,72 +97,10 @@ export function FiguresScreen() {
   );
 }
 
+/** Figures that belong to a rule stand with it. */
+const IN_RULES: ReadonlySet<ConstantName> = new Set(rules.flatMap(({ figures }) => figures));
+
 const matches = (name: ConstantName, searched: string): boolean => {
   const { meaning, unit, source } = registry[name];
   return `${meaning} ${unit} ${source}`.toLowerCase().includes(searched);
 };
-
-interface FigureLineProps {
-  name: ConstantName;
-  /** The yard's own, where it has one. */
-  value: number | undefined;
-  onSave: (value: number | undefined) => Promise<void>;
-}
-
-function FigureLine({ name, value, onSave }: FigureLineProps) {
-  const id = useId();
-  const { meaning, unit, source, range, value: usual } = registry[name];
-  const [typed, setTyped] = useState<string>();
-  const text = typed ?? String(value ?? usual);
-  const parsed = Number(text.trim().replace(',', '.'));
-  const problem =
-    text.trim() === '' || Number.isNaN(parsed) ? 'A number is wanted.' : constantProblem(name, parsed);
-  const settle = async () => {
-    if (typed === undefined || problem) return;
-    if (parsed !== (value ?? usual)) await onSave(parsed);
-    setTyped(undefined);
-  };
-  return (
-    <li className="grid grid-cols-[1fr_auto] items-start gap-x-4 border-b border-hairline py-1.5">
-      <div>
-        <label htmlFor={id}>{meaning}</label>
-        <p className="text-sm text-soft">
-          {usual} {unit} by default, {range[0]} to {range[1]}. {source}.
-        </p>
-        {problem && (
-          <p role="alert" className="text-sm text-danger">
-            {problem}
-          </p>
-        )}
-      </div>
-      <div className="flex items-center gap-2">
-        <input
-          id={id}
-          inputMode="decimal"
-          className={`field w-24 text-right ${value === undefined ? '' : 'border-2 border-[var(--yellow)] font-semibold'}`}
-          value={text}
-          aria-invalid={problem !== undefined}
-          onChange={({ target }) => setTyped(target.value)}
-          onBlur={() => void settle()}
-          onKeyDown={({ key }) => {
-            if (key === 'Enter') void settle();
-            if (key === 'Escape') setTyped(undefined);
-          }}
-        />
-        <button
-          type="button"
-          className="rounded p-2 disabled:invisible"
-          aria-label={`Put back: ${meaning}`}
-          title={`Back to ${usual}`}
-          disabled={value === undefined}
-          onClick={() => {
-            setTyped(undefined);
-            void onSave(undefined);
-          }}
-        >
-          <RotateCcw size={17} aria-hidden />
-        </button>
-      </div>
-    </li>
-  );
-}

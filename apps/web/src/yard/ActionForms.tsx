@@ -6,31 +6,43 @@ import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { FeedForm, StripsForm } from './CareForms.tsx';
 import { type ActionProps, Form, type FormProps } from './Form.tsx';
+import {
+  OutingForm,
+  QueenGivenForm,
+  SearchForm,
+  StingForm,
+  StrengthForm,
+  SuspectForm,
+  TroubleForm,
+  usualBack,
+} from './ObserveForms.tsx';
+import { queenName } from './queenName.ts';
 import { StockForm } from './StockForm.tsx';
 import { Warned } from './Warned.tsx';
 
-export type FormKind = 'stock' | 'cell' | 'pattern' | 'fail' | 'take' | 'combine' | 'feed' | 'strips';
+const FORMS = {
+  stock: StockForm,
+  cell: CellForm,
+  queen: QueenGivenForm,
+  pattern: PatternForm,
+  fail: FailForm,
+  take: TakeForm,
+  combine: CombineForm,
+  feed: FeedForm,
+  strips: StripsForm,
+  strength: StrengthForm,
+  search: SearchForm,
+  trouble: TroubleForm,
+  outing: OutingForm,
+  suspect: SuspectForm,
+  sting: StingForm,
+} as const;
+export type FormKind = keyof typeof FORMS;
 
 /** The small form of an action that asks something first. */
 export function ActionForm({ kind, ...props }: FormProps & { kind: FormKind }) {
-  switch (kind) {
-    case 'stock':
-      return <StockForm {...props} />;
-    case 'cell':
-      return <CellForm {...props} />;
-    case 'pattern':
-      return <PatternForm {...props} />;
-    case 'fail':
-      return <FailForm {...props} />;
-    case 'take':
-      return <TakeForm {...props} />;
-    case 'combine':
-      return <CombineForm {...props} />;
-    case 'feed':
-      return <FeedForm {...props} />;
-    case 'strips':
-      return <StripsForm {...props} />;
-  }
+  const Chosen = FORMS[kind];
+  return <Chosen {...props} />;
 }
 
 const ofColony = ({ boxView: { box }, compartment: { colony, attempt, status } }: ActionProps) => ({
@@ -164,18 +176,37 @@ function FailForm(props: FormProps) {
 }
 
 function TakeForm(props: FormProps) {
+  const { queens } = props.compartment;
   const [to, setTo] = useState<QueenFate>('sold');
   const [beesRemain, setBeesRemain] = useState(true);
+  const [queen, setQueen] = useState(queens[0]?.id ?? '');
+  const [backBy, setBackBy] = useState(usualBack(props.view.on));
+  const aside = to === 'aside';
   return (
     <Form
       save="Queen taken"
       onSave={() =>
         props.send(`queen taken, ${fateWords[to]}`, [
-          draft('queenTaken', { ...ofColony(props), to, beesRemain }),
+          draft('queenTaken', {
+            ...ofColony(props),
+            to,
+            beesRemain,
+            ...(queen ? { queen } : {}),
+            ...(aside ? { backBy } : {}),
+          }),
         ])
       }
       onCancel={props.onCancel}
     >
+      {queens.length > 1 && (
+        <SelectField label="Which queen" value={queen} onChange={({ target }) => setQueen(target.value)}>
+          {queens.map((each) => (
+            <option key={each.id} value={each.id}>
+              {queenName(each)}
+            </option>
+          ))}
+        </SelectField>
+      )}
       <SelectField
         label="Where she went"
         value={to}
@@ -187,6 +218,14 @@ function TakeForm(props: FormProps) {
           </option>
         ))}
       </SelectField>
+      {aside && (
+        <TextField
+          label="She goes back by"
+          type="date"
+          value={backBy}
+          onChange={({ target }) => setBackBy(target.value)}
+        />
+      )}
       <label className="mb-2 flex items-center gap-2">
         <input
           type="checkbox"

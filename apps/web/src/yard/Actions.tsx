@@ -1,4 +1,4 @@
-import type { Problem } from '@yellow-cell/contract';
+import type { DueKind, Problem } from '@yellow-cell/contract';
 import { useState } from 'react';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
 import { ActionForm, type FormKind } from './ActionForms.tsx';
@@ -15,6 +15,7 @@ interface Offer {
 export function Actions({ view, boxView, compartment, title }: ActionProps) {
   const log = useLog();
   const [form, setForm] = useState<FormKind>();
+  const [more, setMore] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const send: FormProps['send'] = async (what, drafts) => {
     const delivery = await log(`${title}: ${what}`, drafts);
@@ -48,11 +49,16 @@ export function Actions({ view, boxView, compartment, title }: ActionProps) {
               {main.name}
             </button>
           )}
-          {others.map((offer) => (
+          {[...others, ...(more ? furtherFor(boxView, compartment) : [])].map((offer) => (
             <button key={offer.name} type="button" className="button min-h-11" onClick={() => press(offer)}>
               {offer.name}
             </button>
           ))}
+          {compartment.colony && !more && (
+            <button type="button" className="button min-h-11 font-normal" onClick={() => setMore(true)}>
+              More…
+            </button>
+          )}
         </div>
       ) : (
         <ActionForm kind={form} {...props} />
@@ -61,20 +67,85 @@ export function Actions({ view, boxView, compartment, title }: ActionProps) {
   );
 }
 
-/** The likely ones for what it is, and the care that any bees may want. */
+/** The likely ones for what it is; what is due of care comes first. */
 function offersFor(boxView: BoxView, compartment: CompartmentView): Offer[] {
   const { colony, first, urgency } = compartment;
   const likely = likelyFor(boxView, compartment);
   if (!colony) return likely;
-  const of = { box: boxView.box.id, colony: colony.id };
-  const feed: Offer = { name: 'Fed…', act: 'feed' };
-  const strips: Offer = colony.strips
-    ? { name: 'Strips out', act: draft('stripsOut', of) }
-    : { name: 'Strips in…', act: 'strips' };
   const due = urgency === 'due' || urgency === 'overdue' ? first?.kind : undefined;
-  if (due === 'stripsOut') return [strips, ...likely, feed];
-  if (due === 'refillFeed') return [feed, ...likely, strips];
-  return [...likely, feed, strips];
+  const wanted = due && careFor(boxView, compartment)[due];
+  return wanted ? [wanted, ...likely.filter(({ name }) => name !== wanted.name)] : likely;
+}
+
+/** The entry that answers a piece of work, where it is not one of the status's own. */
+function careFor({ box }: BoxView, { colony, queens }: CompartmentView): Partial<Record<DueKind, Offer>> {
+  const of = { box: box.id, colony: colony?.id ?? '' };
+  const [suspicion] = colony?.suspicions ?? [];
+  const search: Offer = { name: 'Searched for wild cells…', act: 'search' };
+  const feed: Offer = { name: 'Fed…', act: 'feed' };
+  const strength: Offer = { name: 'Count the seams…', act: 'strength' };
+  return {
+    searchWildCells: search,
+    lookAfterCombining: search,
+    refillFeed: feed,
+    feedShut: feed,
+    feedWeak: feed,
+    stripsOut: { name: 'Strips out', act: draft('stripsOut', of) },
+    treat: { name: 'Strips in…', act: 'strips' },
+    coverOn: { name: 'Cover back on', act: draft('coverSet', { ...of, on: true }) },
+    outingBack: { name: 'Home again', act: draft('outingReturned', of) },
+    queenBack: { name: 'Queen given back…', act: 'queen' },
+    seeTrouble: { name: 'Trouble over, or other…', act: 'trouble' },
+    crowded: strength,
+    weak: strength,
+    checkIntroduction: {
+      name: 'Queen seen',
+      act: draft('queenSeen', { ...of, seen: true, ...(queens[0] ? { queen: queens[0].id } : {}) }),
+    },
+    ...(suspicion
+      ? {
+          settleSuspicion: {
+            name: 'Suspicion dropped',
+            act: draft('suspicionSettled', { ...of, suspicion: suspicion.id, confirmed: false }),
+          },
+        }
+      : {}),
+  };
+}
+
+/** All else that may be seen or done with any bees. */
+function furtherFor({ box }: BoxView, { colony, queens, status }: CompartmentView): Offer[] {
+  if (!colony) return [];
+  const of = { box: box.id, colony: colony.id };
+  const queen = queens[0] ? { queen: queens[0].id } : {};
+  const [suspicion] = colony.suspicions ?? [];
+  return [
+    { name: 'Seams of bees…', act: 'strength' },
+    { name: 'Queen seen', act: draft('queenSeen', { ...of, seen: true, ...queen }) },
+    { name: 'Queen not seen', act: draft('queenSeen', { ...of, seen: false }) },
+    ...(['stocked', 'failed', 'unknown'].includes(status)
+      ? [{ name: 'Queen given…', act: 'queen' } satisfies Offer]
+      : []),
+    { name: 'Wild cells…', act: 'search' },
+    { name: 'Fed…', act: 'feed' },
+    colony.strips
+      ? { name: 'Strips out', act: draft('stripsOut', of) }
+      : { name: 'Strips in…', act: 'strips' },
+    colony.coverOffOn
+      ? { name: 'Cover on', act: draft('coverSet', { ...of, on: true }) }
+      : { name: 'Cover off', act: draft('coverSet', { ...of, on: false }) },
+    { name: 'Trouble…', act: 'trouble' },
+    colony.outing
+      ? { name: 'Home again', act: draft('outingReturned', of) }
+      : { name: 'Outing…', act: 'outing' },
+    suspicion
+      ? {
+          name: 'Suspicion confirmed',
+          act: draft('suspicionSettled', { ...of, suspicion: suspicion.id, confirmed: true }),
+        }
+      : { name: 'Suspicion…', act: 'suspect' },
+    { name: 'Sting…', act: 'sting' },
+  ];
 }
 
 function likelyFor({ box }: BoxView, { status, colony, attempt, urgency, first }: CompartmentView): Offer[] {
@@ -100,6 +171,8 @@ function likelyFor({ box }: BoxView, { status, colony, attempt, urgency, first }
       };
       return [opened, eggs, fail];
     }
+    case 'caged':
+      return [{ name: 'Eggs seen', act: draft('eggsSeen', of) }, take, fail];
     case 'virgin':
       return first?.kind === 'declareFailed' && urgency !== 'ahead'
         ? [{ ...fail }, eggs, combine]

@@ -1,6 +1,15 @@
-import type { EntranceState, ReachWarning } from '@yellow-cell/contract';
-import { type BoxChange, boardNames, bodiesOf, drawnDesign, warningsOf } from '@yellow-cell/core';
+import type { Body, BoxState, EntranceState, Groove, Hole, ReachWarning } from '@yellow-cell/contract';
+import {
+  type BoxChange,
+  boardNames,
+  bodiesOf,
+  drawnDesign,
+  sheetsOf,
+  showLength,
+  warningsOf,
+} from '@yellow-cell/core';
 import { useState } from 'react';
+import { useUnits } from '../app/units.ts';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
 import { entranceWords } from './entranceWords.ts';
 import type { BoxView, YardView } from './useYard.ts';
@@ -12,9 +21,28 @@ interface Pending {
   warnings: readonly ReachWarning[];
 }
 
+type Closing = Hole['closedBy'];
+const closingWords: Readonly<Record<Closing, string>> = {
+  nothing: 'open',
+  jar: 'feeding jar',
+  mesh: 'mesh',
+  plug: 'plug',
+  excluder: 'excluder',
+};
+
+/** Grooves of the same body that no other standing board is in. */
+function freePlaces(bodies: readonly Body[], box: BoxState, board: string): Groove[] {
+  const body = bodies.find(({ boards }) => boards.some(({ id }) => id === board));
+  const taken = (body?.boards ?? [])
+    .filter(({ id }) => id !== board && !(box.pulled ?? []).includes(id))
+    .map(({ id, groove }) => box.grooves?.[id] ?? groove);
+  return (body?.grooves ?? []).filter(({ id }) => !taken.includes(id));
+}
+
 /** Dividers and entrances as they stand. What a change would bring about for those who live there is said before it is kept. */
 export function BoxParts({ view, boxView: { box } }: { view: YardView; boxView: BoxView }) {
   const log = useLog();
+  const units = useUnits();
   const [pending, setPending] = useState<Pending>();
   const drawn = drawnDesign(view.designs, box);
   if (!drawn) return null;
@@ -37,6 +65,18 @@ export function BoxParts({ view, boxView: { box } }: { view: YardView; boxView: 
       { kind: 'divider', board, stands },
       draft('dividerSet', { box: box.id, board, stands }),
     );
+  const shift = (board: string, name: string, groove: string) =>
+    propose(
+      `${box.label}: ${name.toLowerCase()} moved`,
+      { kind: 'board', board, groove },
+      draft('boardMoved', { box: box.id, board, groove }),
+    );
+  const close = (hole: string, closedBy: Closing) =>
+    propose(
+      `${box.label}: hole ${closedBy === 'nothing' ? 'left open' : `under ${closedBy}`}`,
+      { kind: 'hole', hole, closedBy },
+      draft('holeSet', { box: box.id, hole, closedBy }),
+    );
   const turn = (entrance: string, state: EntranceState, where: string) =>
     propose(
       `${box.label}: ${where} turned to ${entranceWords[state]}`,
@@ -44,11 +84,12 @@ export function BoxParts({ view, boxView: { box } }: { view: YardView; boxView: 
       draft('entranceSet', { box: box.id, entrance, state }),
     );
   return (
-    <section aria-label="Dividers and entrances">
-      <h3 className="eyebrow">Dividers and entrances</h3>
+    <section aria-label="As it stands">
+      <h3 className="eyebrow">As it stands</h3>
       {pending && <Warned warnings={pending.warnings} onKeep={keep} onCancel={() => setPending(undefined)} />}
       <ul>
-        {boards.map(({ id, kind }, index) => {
+        {boards.map(({ id, kind, groove }, index) => {
+          const places = freePlaces(bodies, box, id);
           const stands = !(box.pulled ?? []).includes(id);
           const name = boards.length > 1 ? `${boardNames[kind]} ${index + 1}` : boardNames[kind];
           return (
@@ -56,9 +97,25 @@ export function BoxParts({ view, boxView: { box } }: { view: YardView; boxView: 
               <span>
                 {name} <span className="text-soft">{stands ? 'stands' : 'is out'}</span>
               </span>
-              <button type="button" className="button min-h-11" onClick={() => move(id, name, !stands)}>
-                {stands ? 'Pull it' : 'Set it'}
-              </button>
+              <span className="flex items-center gap-1.5">
+                {stands && places.length > 1 && (
+                  <select
+                    aria-label={`${name}: its place`}
+                    className="field min-h-11 w-auto"
+                    value={box.grooves?.[id] ?? groove}
+                    onChange={({ target }) => shift(id, name, target.value)}
+                  >
+                    {places.map((place) => (
+                      <option key={place.id} value={place.id}>
+                        {showLength(place.at.mm, units)}
+                      </option>
+                    ))}
+                  </select>
+                )}
+                <button type="button" className="button min-h-11" onClick={() => move(id, name, !stands)}>
+                  {stands ? 'Pull it' : 'Set it'}
+                </button>
+              </span>
             </li>
           );
         })}
@@ -84,6 +141,48 @@ export function BoxParts({ view, boxView: { box } }: { view: YardView; boxView: 
             </li>
           );
         })}
+        {bodies
+          .flatMap((body) => body.vents)
+          .map(({ id, side }) => {
+            const open = !(box.ventsShut ?? []).includes(id);
+            return (
+              <li key={id} className="row-line items-center">
+                <span>
+                  Vent, {side} <span className="text-soft">{open ? 'is open' : 'is shut'}</span>
+                </span>
+                <button
+                  type="button"
+                  className="button min-h-11"
+                  onClick={() =>
+                    void log(`${box.label}: vent ${side} ${open ? 'shut' : 'opened'}`, [
+                      draft('ventSet', { box: box.id, vent: id, open: !open }),
+                    ])
+                  }
+                >
+                  {open ? 'Shut it' : 'Open it'}
+                </button>
+              </li>
+            );
+          })}
+        {sheetsOf(drawn)
+          .flatMap((sheet) => sheet.holes)
+          .map(({ id, closedBy }, index) => (
+            <li key={id} className="row-line items-center">
+              <label htmlFor={`${box.id}${id}`}>Hole {index + 1} in the cover</label>
+              <select
+                id={`${box.id}${id}`}
+                className="field min-h-11 w-auto"
+                value={box.holes?.[id] ?? closedBy}
+                onChange={({ target }) => close(id, target.value as Closing)}
+              >
+                {Object.entries(closingWords).map(([key, words]) => (
+                  <option key={key} value={key}>
+                    {words}
+                  </option>
+                ))}
+              </select>
+            </li>
+          ))}
       </ul>
     </section>
   );

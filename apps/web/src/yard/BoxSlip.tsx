@@ -4,6 +4,7 @@ import { useAsOf } from '../app/now.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { BoxParts } from './BoxParts.tsx';
+import { BoxPlace } from './BoxPlace.tsx';
 import { ConditionForm } from './ConditionForm.tsx';
 import { History } from './History.tsx';
 import { NoteForm } from './NoteForm.tsx';
@@ -31,8 +32,9 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
       </p>
       {place && (
         <p className="text-soft">
-          Stand {place.stand} · front to the {compassPoint(place.bearing_deg)} (
-          {Math.round(place.bearing_deg)}°)
+          Stand {place.stand}
+          {box.onto ? `, on ${view.state.boxes.get(box.onto)?.label ?? 'another box'}` : ''} · front to the{' '}
+          {compassPoint(place.bearing_deg)} ({Math.round(place.bearing_deg)}°)
         </p>
       )}
       <h3 className="eyebrow">Compartments</h3>
@@ -61,6 +63,15 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
           </li>
         ))}
       </ul>
+      <p className="mt-2 flex gap-4">
+        <Link className="font-semibold underline" to={`/yard/${view.yard.id}/frames?box=${box.id}`}>
+          Frames
+        </Link>
+        <Link className="underline" to={`/yard/${view.yard.id}/cards?box=${box.id}`}>
+          Its card
+        </Link>
+      </p>
+      {isToday && <BoxPlace view={view} boxView={boxView} />}
       {isToday && <BoxParts view={view} boxView={boxView} />}
       <ConditionForm box={box} />
       {isToday && <SensorLines label={box.label} />}

@@ -3,12 +3,7 @@ import { feedWords, plusDays, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
-import { Form, type FormProps } from './Form.tsx';
-
-const of = ({ boxView: { box }, compartment: { colony } }: FormProps) => ({
-  box: box.id,
-  colony: colony?.id ?? '',
-});
+import { Form, type FormProps, inColony } from './Form.tsx';
 
 export function FeedForm(props: FormProps) {
   const [feed, setFeed] = useState<Feed>('syrup11');
@@ -21,7 +16,7 @@ export function FeedForm(props: FormProps) {
       onSave={() =>
         problem === undefined &&
         props.send(`fed ${amount_kg} kg of ${feedWords[feed]}`, [
-          draft('fed', { ...of(props), feed, amount_kg }),
+          draft('fed', { ...inColony(props), feed, amount_kg }),
         ])
       }
       onCancel={props.onCancel}
@@ -58,7 +53,7 @@ export function StripsForm(props: FormProps) {
         product.trim() !== '' &&
         problem === undefined &&
         props.send(`${product.trim()} in, out by ${showDay(outBy)}`, [
-          draft('stripsPut', { ...of(props), product: product.trim(), outBy }),
+          draft('stripsPut', { ...inColony(props), product: product.trim(), outBy }),
         ])
       }
       onCancel={props.onCancel}

@@ -1,15 +1,28 @@
-import { compassPoint, showDay, showWindow, sideBearing } from '@yellow-cell/core';
+import {
+  compassPoint,
+  feedWords,
+  plusDays,
+  showDay,
+  showWindow,
+  sideBearing,
+  troubleWords,
+} from '@yellow-cell/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { Actions } from './Actions.tsx';
 import { History } from './History.tsx';
 import { NoteForm } from './NoteForm.tsx';
+import { QueenLines } from './QueenLines.tsx';
 import { UrgencyDot } from './SignKey.tsx';
 import { statusLine } from './statusLine.ts';
 import { Timeline } from './Timeline.tsx';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, CompartmentView, YardView } from './useYard.ts';
+
+/** A colony that gave bees or brood rests a week (handbook 5, finishing). */
+const REST_D = 7;
 
 interface CompartmentSlipProps {
   view: YardView;
@@ -88,10 +101,44 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
           )}
         </p>
       )}
+      <QueenLines compartment={compartment} on={on} />
       <BeforeYouOpen boxView={boxView} compartment={compartment} />
       <h3 className="eyebrow">In it</h3>
       <dl>
-        <Fact name="Frames">{compartment.frames}</Fact>
+        <Fact name="Frames">
+          <Link className="underline" to={`/yard/${view.yard.id}/frames?box=${box.id}`}>
+            {compartment.frames}, one by one
+          </Link>
+        </Fact>
+        {colony?.strength && (
+          <Fact name="Strength">
+            {colony.strength.seams} seams, {showDay(colony.strength.on, on)}
+          </Fact>
+        )}
+        {colony?.fed && (
+          <Fact name="Fed">
+            {colony.fed.amount_kg} kg of {feedWords[colony.fed.feed]}, {showDay(colony.fed.on, on)}
+          </Fact>
+        )}
+        {colony?.strips && (
+          <Fact name={colony.strips.product}>out by {showDay(colony.strips.outBy, on)}</Fact>
+        )}
+        {colony?.troubles?.map(({ trouble, on: since }) => (
+          <Fact key={trouble} name="Trouble">
+            {troubleWords[trouble]}, {showDay(since, on)}
+          </Fact>
+        ))}
+        {colony?.suspicions?.map(({ id, what }) => (
+          <Fact key={id} name="Suspected">
+            {what}
+          </Fact>
+        ))}
+        {colony?.outing && <Fact name="Out at">{colony.outing.place}</Fact>}
+        {colony?.gaveOn && (
+          <Fact name="Gave frames">
+            {showDay(colony.gaveOn, on)}, again from {showDay(plusDays(colony.gaveOn, REST_D), on)}
+          </Fact>
+        )}
         {colony && <Fact name="Stocked">{showDay(colony.stockedOn, on)}</Fact>}
         {attempt && attempt.patterns.length > 0 && (
           <Fact name="Pattern">

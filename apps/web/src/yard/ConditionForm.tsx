@@ -1,5 +1,5 @@
-import type { Condition } from '@yellow-cell/contract';
-import { type BoxState, conditionWords, showDay } from '@yellow-cell/core';
+import type { BoxState, Condition } from '@yellow-cell/contract';
+import { conditionWords, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { draft, useLog } from '../app/useLog.ts';

@@ -16,6 +16,12 @@ export interface FormProps extends ActionProps {
   onCancel: () => void;
 }
 
+/** The colony that an entry is about. */
+export const inColony = ({ boxView: { box }, compartment: { colony } }: ActionProps) => ({
+  box: box.id,
+  colony: colony?.id ?? '',
+});
+
 /** The frame of every small form: fields, save, cancel. */
 export function Form({
   save,

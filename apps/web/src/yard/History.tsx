@@ -1,70 +1,105 @@
+import { useQuery } from '@tanstack/react-query';
 import type { LogEvent } from '@yellow-cell/contract';
 import { dayOf, showDay } from '@yellow-cell/core';
-import { type Draft, useLog } from '../app/useLog.ts';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { toSettleQuery } from '../app/queries.ts';
+import { useLog, withdrawal } from '../app/useLog.ts';
+import { CorrectForm } from './CorrectForm.tsx';
 import { eventLine } from './eventLine.ts';
+import { useStory } from './useStory.ts';
 import type { YardView } from './useYard.ts';
 
-/** What happened, newest first. An entry made by mistake is withdrawn by a further one; the record keeps both. */
+const SHOWN = 12;
+
+/** What happened, newest first. An entry made by mistake is corrected by a further one; the record shows both. */
 export function History({ view, box, colony }: { view: YardView; box: string; colony?: string | undefined }) {
   const log = useLog();
-  const about = (event: LogEvent) => {
-    const { subjects } = event;
-    return subjects.some(({ id }) => id === box) && (!colony || subjects.some(({ id }) => id === colony));
-  };
-  const events = view.state.story.filter(about).reverse();
-  const unsettled = view.state.toSettle.filter(({ event }) => about(event));
-  const withdraw = (event: LogEvent) =>
-    log(`Withdrawn: ${eventLine(event, view.state)}`, [
-      { kind: 'withdrawn', payload: {}, corrects: event.id } as Draft,
-    ]);
+  const [all, setAll] = useState(false);
+  const [correcting, setCorrecting] = useState<string>();
+  const { told, whole } = useStory(box, view.state.story);
+  const { data: unsettled = [] } = useQuery(toSettleQuery);
+  const about = ({ subjects }: LogEvent) =>
+    subjects.some(({ id }) => id === box) && (!colony || subjects.some(({ id }) => id === colony));
+  const events = told.filter(({ event }) => about(event));
+  const waiting = unsettled.filter(({ event }) => about(event)).length;
+  const shown = all ? events : events.slice(0, SHOWN);
   return (
     <>
-      {unsettled.length > 0 && (
-        <>
-          <h3 className="eyebrow text-danger">To settle</h3>
-          <ul>
-            {unsettled.map(({ event, sentence }) => (
-              <li key={event.id} className="border-b border-hairline py-1.5">
-                <p>
-                  {showDay(dayOf(event.occurredAt, event.zone))} · {eventLine(event, view.state)}
-                </p>
-                <p className="text-danger">{sentence}</p>
-                <button type="button" className="underline" onClick={() => void withdraw(event)}>
-                  Withdraw it
-                </button>
-              </li>
-            ))}
-          </ul>
-        </>
+      {waiting > 0 && (
+        <p className="mt-4 rounded border-2 border-danger px-2 py-1">
+          {waiting} {waiting === 1 ? 'entry of it waits' : 'entries of it wait'} to be settled.{' '}
+          <Link className="font-semibold underline" to="/settle">
+            Settle
+          </Link>
+        </p>
       )}
       <h3 className="eyebrow">History</h3>
       {events.length === 0 && <p className="text-soft">Nothing is recorded up to this day.</p>}
       <ol>
-        {events.map((event) => (
-          <li key={event.id} className="group border-b border-hairline py-1.5">
+        {shown.map(({ event, stands }) => (
+          <li key={event.id} className="border-b border-hairline py-1.5">
             <div className="flex justify-between gap-2">
-              <span>{eventLine(event, view.state)}</span>
+              <span className={stands ? '' : 'line-through decoration-2'}>
+                {eventLine(event, view.state)}
+              </span>
               <span className="shrink-0 text-sm text-soft">
                 {showDay(dayOf(event.occurredAt, event.zone), view.on)}
               </span>
             </div>
-            {event.note && <p className="text-sm whitespace-pre-wrap">“{event.note}”</p>}
-            <p className="flex justify-between text-sm text-soft">
+            {event.note && (
+              <p
+                className="max-h-60 overflow-y-auto text-sm whitespace-pre-wrap [overflow-wrap:anywhere]"
+                dir="auto"
+              >
+                “{event.note}”
+              </p>
+            )}
+            <p className="flex flex-wrap justify-between gap-x-3 text-sm text-soft">
               {event.person}
-              {event.kind !== 'boxBuilt' && event.kind !== 'boxPlaced' && (
-                <button
-                  type="button"
-                  className="underline"
-                  aria-label={`Withdraw: ${eventLine(event, view.state)}`}
-                  onClick={() => void withdraw(event)}
-                >
-                  Withdraw
-                </button>
+              {stands ? (
+                event.kind !== 'boxBuilt' && (
+                  <span className="flex gap-3">
+                    <button
+                      type="button"
+                      className="underline"
+                      aria-label={`Correct: ${eventLine(event, view.state)}`}
+                      onClick={() => setCorrecting(correcting === event.id ? undefined : event.id)}
+                    >
+                      Correct
+                    </button>
+                    <button
+                      type="button"
+                      className="underline"
+                      aria-label={`Withdraw: ${eventLine(event, view.state)}`}
+                      onClick={() =>
+                        void log(`Withdrawn: ${eventLine(event, view.state)}`, [withdrawal(event.id)])
+                      }
+                    >
+                      Withdraw
+                    </button>
+                  </span>
+                )
+              ) : (
+                <span>taken back or replaced</span>
               )}
             </p>
+            {correcting === event.id && (
+              <CorrectForm
+                event={event}
+                title={eventLine(event, view.state)}
+                onDone={() => setCorrecting(undefined)}
+              />
+            )}
           </li>
         ))}
       </ol>
+      {events.length > shown.length && (
+        <button type="button" className="mt-1 underline" onClick={() => setAll(true)}>
+          {events.length - shown.length} earlier
+        </button>
+      )}
+      {!whole && <p className="text-sm text-soft">The last entries; the whole story wants the server.</p>}
     </>
   );
 }

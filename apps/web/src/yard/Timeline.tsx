@@ -1,5 +1,5 @@
+import type { Attempt } from '@yellow-cell/contract';
 import {
-  type Attempt,
   type Constants,
   type Day,
   daysBetween,

@@ -6,7 +6,7 @@ import { Actions } from './Actions.tsx';
 import { PutOff } from './PutOff.tsx';
 import { UrgencyDot } from './SignKey.tsx';
 import { useChoice } from './useChoice.ts';
-import type { BoxView, CompartmentView, YardView } from './useYard.ts';
+import { type BoxView, type CompartmentView, useDueYard, type YardView } from './useYard.ts';
 
 type Order = 'urgency' | 'walk';
 
@@ -18,7 +18,8 @@ interface Stop {
 /** What is due now, by how pressing it is or in the order of a walk through the yard, each with its likely entries at hand. */
 export function TodayList({ view }: { view: YardView }) {
   const [order, setOrder] = useState<Order>('urgency');
-  const stops = useMemo(() => stopsOf(view, order), [view, order]);
+  const due = useDueYard(view);
+  const stops = useMemo(() => stopsOf(due, order), [due, order]);
   return (
     <div className="h-full overflow-y-auto bg-sheet px-5 pb-16">
       <div role="group" aria-label="Order" className="no-print flex flex-wrap items-center gap-2 py-2">
@@ -49,17 +50,12 @@ export function TodayList({ view }: { view: YardView }) {
         {stops.map(({ boxView, compartment }) => (
           <StopLine
             key={`${boxView.box.id} ${compartment.position}`}
-            view={view}
+            view={due}
             boxView={boxView}
             compartment={compartment}
           />
         ))}
       </ol>
-      {view.more && (
-        <button type="button" className="button mt-3" onClick={view.more}>
-          Show more boxes
-        </button>
-      )}
     </div>
   );
 }

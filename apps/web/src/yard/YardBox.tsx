@@ -15,10 +15,12 @@ const UNTURNED_DEG = 180;
 interface YardBoxProps {
   view: BoxView;
   at: { x: number; y: number };
+  /** Labels of the boxes that it stands on. */
+  under?: readonly string[];
 }
 
 /** A box as it stands: to scale, turned to its bearing, each compartment with its sign, which stays upright. */
-export function YardBox({ view, at }: YardBoxProps) {
+export function YardBox({ view, at, under = [] }: YardBoxProps) {
   const { box, drawing, model, compartments } = view;
   const { box: chosenBox, bay, choose } = useChoice();
   const turn = (box.place?.bearing_deg ?? UNTURNED_DEG) - UNTURNED_DEG;
@@ -82,7 +84,7 @@ export function YardBox({ view, at }: YardBoxProps) {
         fill="var(--ink)"
         textDecoration={isChosen ? 'underline' : undefined}
       >
-        {box.label}
+        {[box.label, ...under].join(' / ')}
       </text>
     </g>
   );

@@ -1,7 +1,11 @@
-import { useMemo } from 'react';
+import { Move } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useAsOf } from '../app/now.ts';
 import { Compass } from '../drawing/Compass.tsx';
 import { useSize } from '../parts/useSize.ts';
+import { ArrangeBar } from './ArrangeBar.tsx';
 import { SignKey } from './SignKey.tsx';
+import { useArrange } from './useArrange.ts';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, YardView } from './useYard.ts';
 import { YardBox } from './YardBox.tsx';
@@ -10,14 +14,16 @@ import { YardBox } from './YardBox.tsx';
 const PER_METRE = 68;
 const PAD = { side: 96, top: 92, bottom: 112 };
 
-/** Stands and boxes from above, north up. */
+/** Stands and boxes from above, north up. While it is being arranged, boxes are dragged, turned and stacked. */
 export function YardMap({ view }: { view: YardView }) {
   const [ref, size] = useSize<HTMLDivElement>({ width: 900, height: 640 });
   const { choose } = useChoice();
+  const { isToday } = useAsOf();
+  const [arranging, setArranging] = useState(false);
   const spread = useMemo(() => spreadOf(view.boxes), [view.boxes]);
-  const place = (box: BoxView['box']) => ({
-    x: PAD.side + ((box.place?.east_m ?? 0) - spread.west) * PER_METRE,
-    y: PAD.top + (spread.north - (box.place?.north_m ?? 0)) * PER_METRE,
+  const place = (spot: { east_m: number; north_m: number } | undefined) => ({
+    x: PAD.side + ((spot?.east_m ?? 0) - spread.west) * PER_METRE,
+    y: PAD.top + (spread.north - (spot?.north_m ?? 0)) * PER_METRE,
   });
   const wide = PAD.side * 2 + (spread.east - spread.west) * PER_METRE;
   const high = PAD.top + PAD.bottom + (spread.north - spread.south) * PER_METRE;
@@ -26,6 +32,8 @@ export function YardMap({ view }: { view: YardView }) {
     x: Math.max(0, (size.width - wide * scale) / 2),
     y: Math.max(0, (size.height - high * scale) / 2),
   };
+  const arrange = useArrange(view, arranging, PER_METRE * scale);
+  const stacks = useMemo(() => stacksOf(view.boxes), [view.boxes]);
   return (
     <div className="flex h-full flex-col">
       <div
@@ -38,7 +46,8 @@ export function YardMap({ view }: { view: YardView }) {
           height={size.height}
           role="group"
           aria-label={`${view.yard.name} from above`}
-          className="absolute inset-0 block"
+          className={`absolute inset-0 block ${arranging ? 'touch-none' : ''}`}
+          {...arrange.onSheet}
         >
           <rect
             width={size.width}
@@ -48,16 +57,42 @@ export function YardMap({ view }: { view: YardView }) {
             aria-hidden
           />
           <g transform={`translate(${shift.x} ${shift.y}) scale(${scale})`}>
-            {view.boxes.map((each) => (
-              <YardBox key={each.box.id} view={each} at={place(each.box)} />
-            ))}
+            {stacks.map(({ top, below }) => {
+              const spot = arrange.spotOf(below.at(-1) ?? top);
+              return (
+                <g
+                  key={top.box.id}
+                  onPointerDown={(event) => arrange.onTake(event, below.at(-1) ?? top)}
+                  className={arranging ? 'cursor-move' : undefined}
+                >
+                  <YardBox
+                    view={turnedTo(top, spot?.bearing_deg)}
+                    at={place(spot)}
+                    under={below.map(({ box }) => box.label)}
+                  />
+                </g>
+              );
+            })}
           </g>
           <g transform={`translate(${size.width - 38} 46)`}>
             <Compass latitude_deg={view.yard.latitude_deg} />
           </g>
         </svg>
+        {isToday && view.boxes.length > 0 && (
+          <div className="no-print absolute bottom-3 right-5 flex max-w-[75%] flex-wrap items-center justify-end gap-2 rounded-lg bg-sheet/90 p-1">
+            {arranging && <ArrangeBar view={view} arrange={arrange} />}
+            <button
+              type="button"
+              aria-pressed={arranging}
+              className={`button min-h-9 px-2 py-0.5 ${arranging ? 'bg-glow' : 'font-normal'}`}
+              onClick={() => setArranging(!arranging)}
+            >
+              <Move size={16} aria-hidden /> {arranging ? 'Done arranging' : 'Arrange'}
+            </button>
+          </div>
+        )}
         {view.more && (
-          <button type="button" className="button absolute bottom-3 left-5" onClick={view.more}>
+          <button type="button" className="button no-print absolute bottom-3 left-5" onClick={view.more}>
             Show more boxes
           </button>
         )}
@@ -65,6 +100,30 @@ export function YardMap({ view }: { view: YardView }) {
       <SignKey />
     </div>
   );
+}
+
+/** What is drawn of a stack is its top; the boxes under it are named from above down. */
+function stacksOf(boxes: readonly BoxView[]): { top: BoxView; below: BoxView[] }[] {
+  const byId = new Map(boxes.map((each) => [each.box.id, each]));
+  const carries = new Set(boxes.flatMap(({ box }) => box.onto ?? []));
+  return boxes
+    .filter(({ box }) => !carries.has(box.id))
+    .map((top) => {
+      const below: BoxView[] = [];
+      for (let each = top.box.onto; each; each = byId.get(each)?.box.onto) {
+        const found = byId.get(each);
+        if (!found) break;
+        below.push(found);
+      }
+      return { top, below };
+    });
+}
+
+/** The same box while it is being turned. */
+function turnedTo(view: BoxView, bearing_deg: number | undefined): BoxView {
+  const { place } = view.box;
+  if (!place || bearing_deg === undefined || bearing_deg === place.bearing_deg) return view;
+  return { ...view, box: { ...view.box, place: { ...place, bearing_deg } } };
 }
 
 function spreadOf(boxes: readonly BoxView[]): { west: number; east: number; south: number; north: number } {

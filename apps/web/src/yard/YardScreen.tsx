@@ -43,9 +43,9 @@ export function YardScreen() {
 }
 
 function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
-  const view = useYard(yard);
   const choice = useChoice();
   const { box, bay, choose } = choice;
+  const view = useYard(yard, box);
   useQuickYard(view, choice);
   const [params] = useSearchParams();
   const [adding, setAdding] = useState(false);

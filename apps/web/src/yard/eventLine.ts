@@ -1,81 +1,107 @@
-import type { Entry } from '@yellow-cell/contract';
+import type { EventKind, LogEvent, Payload } from '@yellow-cell/contract';
 import {
   compassPoint,
   conditionWords,
   failWords,
   fateWords,
   feedWords,
+  purposeWords,
+  roleWords,
   showDay,
+  troubleWords,
   type YardState,
 } from '@yellow-cell/core';
 import { entranceWords } from './entranceWords.ts';
 
+/** What is needed to name what an entry speaks of. */
+export type Names = Pick<YardState, 'boxes' | 'rounds'>;
+
 /** An entry in a few words. */
-export function eventLine(event: Entry, state: YardState): string {
-  switch (event.kind) {
-    case 'boxBuilt':
-      return `Built as ${event.payload.label}`;
-    case 'boxPlaced':
-      return `Placed on stand ${event.payload.stand}, front to the ${compassPoint(event.payload.bearing_deg)}`;
-    case 'boxTakenApart':
-      return 'Taken apart';
-    case 'dividerSet':
-      return event.payload.stands ? 'Divider set' : 'Divider pulled';
-    case 'entranceSet':
-      return `Entrance turned to ${entranceWords[event.payload.state]}`;
-    case 'fed':
-      return `Fed ${event.payload.amount_kg} kg of ${feedWords[event.payload.feed]}`;
-    case 'stripsPut':
-      return `${event.payload.product} put in, out by ${showDay(event.payload.outBy)}`;
-    case 'stripsOut':
-      return 'Strips taken out';
-    case 'workPutOff':
-      return event.payload.until ? `Put off to ${showDay(event.payload.until)}` : 'Dismissed';
-    case 'boxInspected':
-      return `Looked at: ${conditionWords[event.payload.condition]}${event.payload.missing ? `, missing ${event.payload.missing}` : ''}`;
-    case 'buildTicked':
-      return event.payload.done
-        ? `Build: ${event.payload.step} done`
-        : `Build: ${event.payload.step} taken back`;
-    case 'stocked':
-      return stockedLine(event.payload);
-    case 'cellGiven':
-      return `Ripe cell given${roundOf(event.payload.round, state)}`;
-    case 'cellOpened':
-      return 'Cell seen opened';
-    case 'eggsSeen':
-      return 'Eggs seen';
-    case 'patternScored':
-      return `Pattern ${event.payload.pattern_pct} %`;
-    case 'failed':
-      return `Failed: ${failWords[event.payload.reason]}`;
-    case 'queenTaken':
-      return `Queen taken: ${fateWords[event.payload.to]}${event.payload.beesRemain ? '' : ', with her bees'}`;
-    case 'combined':
-      return `Combined with ${state.boxes.get(event.payload.intoBox)?.label ?? 'another box'}`;
-    case 'noted':
-      return 'Note';
-    case 'grafted':
-      return `Round ${event.payload.number} grafted`;
-    case 'weatherRecorded':
-      return 'Weather';
-    case 'withdrawn':
-      return 'Withdrawn';
-  }
+export function eventLine(event: Pick<LogEvent, 'kind' | 'payload'>, names: Names): string {
+  const line = lines[event.kind] as (payload: unknown, names: Names) => string;
+  return line(event.payload, names);
 }
 
-function stockedLine({ frames, shakes, openBrood }: Extract<Entry, { kind: 'stocked' }>['payload']): string {
+const plural = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;
+const labelOf = ({ boxes }: Names, id: string): string => boxes.get(id)?.label ?? 'another box';
+
+const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string } = {
+  boxBuilt: ({ label }) => `Built as ${label}`,
+  boxPlaced: ({ stand, bearing_deg }) =>
+    `Placed on stand ${stand}, front to the ${compassPoint(bearing_deg)}`,
+  boxStacked: ({ onto }, names) => (onto ? `Set on ${labelOf(names, onto)}` : 'Taken down from its stack'),
+  boxTakenApart: () => 'Taken apart',
+  roleSet: ({ role }) => `Serves now as: ${roleWords[role]}`,
+  buildTicked: ({ step, done }) => `Build: ${step} ${done ? 'done' : 'taken back'}`,
+  boxInspected: ({ condition, missing }) =>
+    `Looked at: ${conditionWords[condition]}${missing ? `, missing ${missing}` : ''}`,
+  dividerSet: ({ stands }) => (stands ? 'Divider set' : 'Divider pulled'),
+  boardMoved: () => 'Board moved to another place',
+  entranceSet: ({ state }) => `Entrance turned to ${entranceWords[state]}`,
+  ventSet: ({ open }) => (open ? 'Vent opened' : 'Vent shut'),
+  holeSet: ({ closedBy }) =>
+    closedBy === 'nothing' ? 'Hole in the cover left open' : `On the hole: ${closedBy}`,
+  weighed: ({ weight_kg, felt }) => `${felt ? 'Hefted at about' : 'Weighed'} ${weight_kg} kg`,
+  temperatureRead: ({ inside_C }) => `${inside_C} °C inside`,
+  stocked: stockedLine,
+  cellGiven: ({ round }, names) => `Ripe cell given${roundOf(round, names)}`,
+  cellOpened: () => 'Cell seen opened',
+  eggsSeen: () => 'Eggs seen',
+  patternScored: ({ pattern_pct }) => `Pattern ${pattern_pct} %`,
+  failed: ({ reason }) => `Failed: ${failWords[reason]}`,
+  combined: ({ intoBox }, names) => `Combined with ${labelOf(names, intoBox)}`,
+  strengthSeen: ({ seams }) => `${plural(seams, 'seam')} of bees`,
+  wildCellsSearched: ({ found }) =>
+    found === 0 ? 'Searched: no wild cells' : `${plural(found, 'wild cell')} found and torn down`,
+  troubleSeen: ({ trouble, over }) => `${capital(troubleWords[trouble])} ${over ? 'over' : 'seen'}`,
+  fed: ({ amount_kg, feed }) => `Fed ${amount_kg} kg of ${feedWords[feed]}`,
+  stripsPut: ({ product, outBy }) => `${product} put in, out by ${showDay(outBy)}`,
+  stripsOut: () => 'Strips taken out',
+  coverSet: ({ on }) => (on ? 'Cover back on' : 'Cover off'),
+  outingLeft: ({ place, backBy }) => `Out at “${place}”, home by ${backBy.slice(11, 16)}`,
+  outingReturned: () => 'Home again',
+  suspected: ({ what }) => `Suspected: ${what}`,
+  suspicionSettled: ({ confirmed }) => (confirmed ? 'Suspicion confirmed' : 'Suspicion dropped'),
+  workPutOff: ({ until }) => (until ? `Put off to ${showDay(until)}` : 'Dismissed'),
+  noted: () => 'Note',
+  stung: ({ who, stings }) => `${who}: ${plural(stings, 'sting')}`,
+  queenGiven: ({ what, caged, round }, names) =>
+    `${what === 'virgin' ? 'Virgin' : 'Mated queen'} given${caged ? ', caged' : ''}${roundOf(round, names)}`,
+  queenRecorded: ({ name, birthYear }) =>
+    `Queen recorded${name ? `: ${name}` : ''}${birthYear ? `, born ${birthYear}` : ''}`,
+  queenSeen: ({ seen }) => (seen ? 'Queen seen' : 'Queen looked for, not seen'),
+  queenMarked: ({ colour, number, clipped }) =>
+    [colour ? `Queen marked ${colour}${number ? ` ${number}` : ''}` : 'Queen', clipped ? 'clipped' : '']
+      .filter(Boolean)
+      .join(', '),
+  queenTaken: ({ to, beesRemain, backBy }) =>
+    `Queen taken: ${fateWords[to]}${backBy ? `, back by ${showDay(backBy)}` : ''}${beesRemain ? '' : ', with her bees'}`,
+  frameAudited: () => 'Frame looked through',
+  framesMoved: ({ moves, purpose }) =>
+    `${plural(moves.length, 'frame')} ${moves.every(({ to }) => to === null) ? 'taken out' : 'moved'} ${purpose === 'other' ? '' : purposeWords[purpose]}`.trim(),
+  grafted: ({ number }) => `Round ${number} grafted`,
+  weatherRecorded: () => 'Weather',
+  bloomSeen: ({ plant, what }) => `${plant}: ${what === 'mown' ? 'mown' : `bloom ${what}`}`,
+  trialBegun: ({ question }) => `Trial begun: ${question}`,
+  trialEnded: ({ answer }) => `Trial ended${answer ? `: ${answer}` : ''}`,
+  withdrawn: () => 'Withdrawn',
+};
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+function stockedLine({ frames, shakes, openBrood }: Payload<'stocked'>): string {
   const parts = [
     [frames.sealedBrood, 'sealed brood'],
     [frames.stores, 'stores'],
     [frames.drawn, 'drawn'],
   ] as const;
   const list = parts.filter(([count]) => count > 0).map(([count, what]) => `${count} ${what}`);
-  const shaken = shakes > 0 ? [`${shakes} ${shakes === 1 ? 'shake' : 'shakes'}`] : [];
+  const shaken = shakes > 0 ? [plural(shakes, 'shake')] : [];
   return `Stocked: ${[...list, ...shaken].join(', ') || 'bees'}${openBrood ? '; open brood among it' : ''}`;
 }
 
-function roundOf(round: string | undefined, state: YardState): string {
-  const found = round === undefined ? undefined : state.rounds.get(round);
+function roundOf(round: string | undefined, { rounds }: Names): string {
+  const found = round === undefined ? undefined : rounds.get(round);
   return found ? ` from round ${found.number}, ${found.donor}` : '';
 }

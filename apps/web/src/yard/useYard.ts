@@ -1,8 +1,15 @@
-import { useSuspenseInfiniteQuery, useSuspenseQuery } from '@tanstack/react-query';
-import type { DesignContent, LogEvent, Yard } from '@yellow-cell/contract';
+import { useQuery, useSuspenseInfiniteQuery, useSuspenseQuery } from '@tanstack/react-query';
+import type {
+  BoxState,
+  DesignContent,
+  Entry,
+  LogEvent,
+  Standing,
+  Yard,
+  YardLog,
+} from '@yellow-cell/contract';
 import {
   type BoxModel,
-  type BoxState,
   boxFromAbove,
   type Constants,
   chronicle,
@@ -15,9 +22,10 @@ import {
   type Expectation,
   expectationsOf,
   firstExpectation,
-  foldChronicle,
+  foldOn,
   type Known,
   type StandingCompartment,
+  stateOfStanding,
   subjectsOf,
   type Urgency,
   urgencyOn,
@@ -27,7 +35,17 @@ import {
 import { useMemo } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { useOutbox } from '../app/outbox.ts';
-import { sessionQuery, yardLogKey, yardLogPage, yardsQuery } from '../app/queries.ts';
+import {
+  boxStandingQuery,
+  dueQuery,
+  sessionQuery,
+  standingKey,
+  standingPage,
+  yardLogKey,
+  yardLogPage,
+  yardsQuery,
+} from '../app/queries.ts';
+import type { Parcel } from '../app/shelf.ts';
 
 export interface CompartmentView extends StandingCompartment {
   expectations: readonly Expectation[];
@@ -56,41 +74,57 @@ export interface YardView {
   more: (() => void) | undefined;
 }
 
-/** The yard as of the day shown: its story folded here, with what this device has not sent yet. */
-export function useYard(yard: Yard): YardView {
+/** The yard as of the day shown: as it stands with what this device has not sent yet, or for a day that is past its story folded here. */
+export function useYard(yard: Yard, alsoBox?: string): YardView {
   const { on, today } = useAsOf();
-  const { data: session } = useSuspenseQuery(sessionQuery);
-  const { data: yards } = useSuspenseQuery(yardsQuery);
-  const log = useSuspenseInfiniteQuery({
-    queryKey: yardLogKey(yard.id),
-    queryFn: ({ pageParam, signal }) => yardLogPage(yard.id, pageParam, signal),
+  const past = on < today;
+  const pages = useSuspenseInfiniteQuery({
+    queryKey: past ? yardLogKey(yard.id) : standingKey(yard.id),
+    queryFn: ({ pageParam, signal }): Promise<Page> =>
+      past ? yardLogPage(yard.id, pageParam, signal) : standingPage(yard.id, pageParam, signal),
     initialPageParam: null as string | null,
     getNextPageParam: ({ next }) => next,
   });
-  const parcels = useOutbox();
-  const pages = log.data.pages;
+  const loaded = pages.data.pages.some(
+    (page) => 'boxes' in page && page.boxes.some(({ box }) => box.id === alsoBox),
+  );
+  const extra = useQuery({
+    ...boxStandingQuery(alsoBox ?? ''),
+    enabled: alsoBox !== undefined && !past && !loaded && pages.hasNextPage,
+  });
+  const all = useMemo(
+    () => (extra.data ? [...pages.data.pages, extra.data] : pages.data.pages),
+    [pages.data.pages, extra.data],
+  );
+  return useView(yard, all, pages.hasNextPage ? () => void pages.fetchNextPage() : undefined);
+}
 
+/** Only the boxes with work due on the day, most pressing first: all that a large yard's list of the day wants. */
+export function useDueYard(view: YardView): YardView {
+  const { data } = useQuery({ ...dueQuery(view.yard.id, view.on), enabled: view.more !== undefined });
+  const pages = useMemo(() => (data ? [data] : []), [data]);
+  const due = useView(view.yard, pages, undefined);
+  return view.more && data ? due : view;
+}
+
+type Page = Standing | YardLog;
+
+function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefined): YardView {
+  const { on, today } = useAsOf();
+  const { data: session } = useSuspenseQuery(sessionQuery);
+  const { data: yards } = useSuspenseQuery(yardsQuery);
+  const parcels = useOutbox();
   const known = useMemo((): Known => {
     const designs = new Map(
       pages.flatMap((page) => page.designs.map((design) => [design.id, design] as const)),
     );
     return { designs, yards: new Set(yards.map(({ id }) => id)) };
   }, [pages, yards]);
-  const dated = useMemo(() => {
-    const events = new Map(pages.flatMap((page) => page.events.map((event) => [event.id, event] as const)));
-    for (const entry of parcels.flatMap(({ entries }) => entries)) {
-      if (!events.has(entry.id))
-        events.set(entry.id, {
-          ...entry,
-          breeder: '',
-          recordedAt: entry.occurredAt,
-          subjects: subjectsOf(entry),
-        } as LogEvent);
-    }
-    return chronicle([...events.values()]);
-  }, [pages, parcels]);
   const constants = useMemo(() => constantsWith(session.settings.constants[yard.id]), [session, yard.id]);
-  const state = useMemo(() => foldChronicle(known, dated, on, constants), [known, dated, on, constants]);
+  const state = useMemo(
+    () => stateOf(yard.id, pages, parcels, known, on, constants),
+    [yard.id, pages, parcels, known, on, constants],
+  );
   const weather: Weather = state.weather.get(yard.id) ?? NO_WEATHER;
   const boxes = useMemo(
     () =>
@@ -100,9 +134,43 @@ export function useYard(yard: Yard): YardView {
         .flatMap((box) => viewOf(box, state, known, weather, constants, { on, today }) ?? []),
     [state, known, weather, constants, on, today, yard.id],
   );
-  const more = log.hasNextPage ? () => void log.fetchNextPage() : undefined;
   return { yard, on, state, designs: known.designs, boxes, weather, constants, more };
 }
+
+function stateOf(
+  yard: string,
+  pages: readonly Page[],
+  parcels: readonly Parcel[],
+  known: Known,
+  on: Day,
+  constants: Constants,
+): YardState {
+  const logs = pages.filter((page) => 'events' in page);
+  const standing = pages.filter((page) => 'boxes' in page);
+  const [first] = standing;
+  const before = stateOfStanding(
+    standing.flatMap(({ boxes }) => boxes),
+    first?.rounds ?? [],
+    yard,
+    first?.weather ?? [],
+  );
+  const events = new Map(logs.flatMap((page) => page.events.map((event) => [event.id, event] as const)));
+  const told = new Set(before.story.map(({ id }) => id));
+  for (const { entries } of parcels) {
+    // What the server has told already is not told twice while the parcel is still here.
+    if (entries.some(({ id }) => told.has(id) || events.has(id))) continue;
+    for (const entry of entries) events.set(entry.id, asEvent(entry));
+  }
+  return foldOn(before, known, chronicle([...events.values()]), on, constants);
+}
+
+/** An entry of this device as the log will have it. */
+export const asEvent = (entry: Entry): LogEvent => ({
+  ...entry,
+  breeder: '',
+  recordedAt: entry.occurredAt,
+  subjects: subjectsOf(entry),
+});
 
 const NO_WEATHER: Weather = new Map();
 
@@ -117,8 +185,7 @@ function viewOf(
   const design = designOf(known.designs, box);
   if (!design) return undefined;
   const compartments = compartmentsOf(state, known.designs, box).map((compartment): CompartmentView => {
-    const { colony, attempt } = compartment;
-    const expectations = colony ? expectationsOf(colony, attempt, weather, constants) : [];
+    const expectations = expectationsOf(compartment, box, weather, constants);
     const first = firstExpectation(expectations, on, today);
     return { ...compartment, expectations, first, urgency: first && urgencyOn(first, on, today) };
   });

@@ -2,6 +2,7 @@ import type {
   BoxState,
   DesignContent,
   EntranceState,
+  Hole,
   Occupant,
   ReachQuestion,
   ReachWarning,
@@ -17,11 +18,16 @@ import { statusWords } from './statusWords.ts';
 export type BoxChange =
   | { kind: 'divider'; board: string; stands: boolean }
   | { kind: 'entrance'; entrance: string; state: EntranceState }
-  | { kind: 'cell'; colony: string };
+  | { kind: 'board'; board: string; groove: string }
+  | { kind: 'hole'; hole: string; closedBy: Hole['closedBy'] }
+  | { kind: 'cell'; colony: string }
+  | { kind: 'queen'; colony: string; what: 'virgin' | 'mated' };
 
 /** The box as it would stand after a change. */
 function changed(box: BoxState, change: BoxChange): BoxState {
-  if (change.kind === 'cell') return box;
+  if (change.kind === 'cell' || change.kind === 'queen') return box;
+  if (change.kind === 'board') return { ...box, grooves: { ...box.grooves, [change.board]: change.groove } };
+  if (change.kind === 'hole') return { ...box, holes: { ...box.holes, [change.hole]: change.closedBy } };
   if (change.kind === 'entrance')
     return { ...box, entranceStates: { ...box.entranceStates, [change.entrance]: change.state } };
   const others = (box.pulled ?? []).filter((id) => id !== change.board);
@@ -35,6 +41,7 @@ const OCCUPANT: Readonly<Partial<Record<Status, Occupant>>> = {
   queenright: 'queen',
   virgin: 'virgin',
   cellGiven: 'ripeCell',
+  caged: 'queen',
 };
 
 /**
@@ -51,8 +58,8 @@ export function warningsOf(
   const [drawn, next] = [designOf(designs, box), designOf(designs, after)];
   if (!drawn || !next) return [];
   const before = passageWarnings(drawn, occupants(state, drawn, box));
-  const cell = change.kind === 'cell' ? [{ colony: change.colony, what: 'ripeCell' as const }] : [];
-  const fresh = beyond(passageWarnings(next, occupants(state, next, box, cell)), before);
+  const given = givenBy(change);
+  const fresh = beyond(passageWarnings(next, occupants(state, next, box, given)), before);
   const named = namesAfter(state, designs, after, next);
   return [...joining(state, next, box, drawn), ...shutting(state, next, box, drawn), ...fresh].map(
     (warning) => ({
@@ -60,6 +67,14 @@ export function warningsOf(
       sentence: named(warning.sentence),
     }),
   );
+}
+
+/** Whom a change brings in. */
+function givenBy(change: BoxChange): { colony: string; what: Occupant }[] {
+  if (change.kind === 'cell') return [{ colony: change.colony, what: 'ripeCell' }];
+  if (change.kind === 'queen')
+    return [{ colony: change.colony, what: change.what === 'virgin' ? 'virgin' : 'queen' }];
+  return [];
 }
 
 /** Spaces are called as the yard calls their compartment, not by their ids. */

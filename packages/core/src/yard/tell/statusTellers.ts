@@ -1,5 +1,5 @@
-import type { Attempt, Colony, FailReason } from '@yellow-cell/contract';
-import { bayIdsOf } from '../../box/stack.ts';
+import type { Attempt, BoxState, Colony, DesignContent, FailReason } from '@yellow-cell/contract';
+import { bayIdsOf, baysOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import { drawnDesign, livingIn } from '../compartments.ts';
@@ -8,7 +8,7 @@ import { statusWords } from '../statusWords.ts';
 import { statusAfter } from '../transitions.ts';
 import { attemptsQueen, colonyFor, observe, withLaying } from './observe.ts';
 import { queensIn } from './queensIn.ts';
-import { present, standingBox, type Tellers } from './telling.ts';
+import { present, standingBox, type Tellers, type Telling } from './telling.ts';
 
 type StatusKind =
   | 'stocked'
@@ -53,6 +53,7 @@ export const statusTellers: Tellers<StatusKind> = {
       since: on,
       ...present({ treatedOn: there?.treatedOn, fed: there?.fed }),
     });
+    if (!there) forgetFrames(telling, drawn, box, payload.bays);
     const giver = payload.giver && telling.colonies.get(payload.giver.colony);
     if (giver && !giver.ended) telling.colonies.set(giver.id, { ...giver, gaveOn: on });
     reckonShut(telling, box, on);
@@ -143,6 +144,24 @@ export const statusTellers: Tellers<StatusKind> = {
     return undefined;
   },
 };
+
+/** Stocked anew, a compartment holds other frames than those that something is told of: their identity ends. */
+function forgetFrames(
+  telling: Telling,
+  drawn: DesignContent | undefined,
+  box: BoxState,
+  bays: readonly string[],
+): void {
+  const slots = new Set(
+    (drawn ? baysOf(drawn) : []).flatMap(({ id, frames }) =>
+      bays.includes(id) ? frames.map((slot) => slot.id) : [],
+    ),
+  );
+  for (const { id, at } of telling.frames.values())
+    if (at?.box === box.id && slots.has(at.slot)) telling.frames.delete(id);
+  const left = (box.emptySlots ?? []).filter((slot) => !slots.has(slot));
+  if (box.emptySlots) telling.boxes.set(box.id, { ...box, emptySlots: left });
+}
 
 /** Eggs and brood speak for a queen without her being seen (requirement 31). */
 function brood(colonies: Map<string, Colony>, id: string, on: Day): undefined {

@@ -1,0 +1,66 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { useSilentSince } from './connection.ts';
+import { useOutbox } from './outbox.ts';
+import { toSettleQuery } from './queries.ts';
+
+const LATE_MS = 1_500;
+
+/** What stands between this device and the server: no connection, entries that wait, and entries to settle. */
+export function Standing() {
+  const parcels = useOutbox();
+  const silentSince = useSilentSince();
+  const { data: unsettled = [] } = useQuery(toSettleQuery);
+  const late = useLate(parcels.length > 0);
+  const count = parcels.length;
+  return (
+    <>
+      {silentSince !== undefined && (
+        <p role="status" className="no-print border-y border-hairline bg-glow px-5 py-1.5">
+          <strong>No connection.</strong> What is shown is as last seen before {timeOf(silentSince)}; what you
+          enter is kept on this device and sent, in order, when the server answers.
+        </p>
+      )}
+      {late && count > 0 && (
+        <p role="status" className="no-print border-y border-hairline bg-glow px-5 py-1.5">
+          <strong>
+            {count} {count === 1 ? 'entry waits' : 'entries wait'} for the server.
+          </strong>{' '}
+          Kept on this device; sent by {count === 1 ? 'itself' : 'themselves'} as soon as it answers:{' '}
+          {titles(parcels)}.
+        </p>
+      )}
+      {unsettled.length > 0 && (
+        <p role="status" className="no-print border-y border-hairline px-5 py-1.5">
+          <strong className="text-danger">
+            {unsettled.length} {unsettled.length === 1 ? 'entry' : 'entries'} to settle.
+          </strong>{' '}
+          What was entered without a connection clashes with what stands.{' '}
+          <Link className="font-semibold underline" to="/settle">
+            See both sides
+          </Link>
+        </p>
+      )}
+    </>
+  );
+}
+
+function useLate(waiting: boolean): boolean {
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    if (!waiting) return setLate(false);
+    const timer = setTimeout(() => setLate(true), LATE_MS);
+    return () => clearTimeout(timer);
+  }, [waiting]);
+  return late;
+}
+
+const NAMED = 4;
+function titles(parcels: readonly { title: string }[]): string {
+  const named = parcels.slice(0, NAMED).map(({ title }) => title);
+  return parcels.length > NAMED ? `${named.join(', ')} and ${parcels.length - NAMED} more` : named.join(', ');
+}
+
+const timeOf = (at: number): string =>
+  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(at);

@@ -1,0 +1,38 @@
+import { type DehydratedState, dehydrate, hydrate, type Query } from '@tanstack/react-query';
+import { queries } from './queries.ts';
+import { keepSnapshot, readSnapshot } from './shelf.ts';
+
+/** What was last seen of these is shown again without a network: the yards as they stand, not the whole log. */
+const KEPT = ['session', 'yards', 'designs', 'standing', 'due', 'years', 'boxLog', 'season', 'toSettle'];
+/** Another shape of what is kept makes the old of no use. */
+const SHAPE = 'v1';
+const KEEP_MS = 1_000;
+const WAIT_MS = 800;
+
+const isKept = ({ queryKey, state }: Query): boolean =>
+  KEPT.includes(String(queryKey[0])) && state.status === 'success';
+
+/** Puts back what was last seen; a device that is slow to answer does not hold up the start. */
+export async function restoreQueries(): Promise<void> {
+  const kept = await Promise.race([
+    readSnapshot<{ shape: string; state: DehydratedState }>('queries'),
+    new Promise<undefined>((done) => setTimeout(() => done(undefined), WAIT_MS)),
+  ]);
+  if (kept?.shape === SHAPE) hydrate(queries, kept.state);
+}
+
+/** Keeps what comes in, a moment after the last of it. */
+export function keepQueries(): void {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  queries.getQueryCache().subscribe(({ type, query }) => {
+    if (type !== 'updated' || !isKept(query)) return;
+    clearTimeout(timer);
+    timer = setTimeout(() => {
+      const state = dehydrate(queries, {
+        shouldDehydrateQuery: isKept,
+        shouldDehydrateMutation: () => false,
+      });
+      void keepSnapshot('queries', { shape: SHAPE, state });
+    }, KEEP_MS);
+  });
+}

@@ -1,0 +1,185 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { useSuspenseQuery } from '@tanstack/react-query';
+import type { FramePurpose, Yard } from '@yellow-cell/contract';
+import { slotsOf } from '@yellow-cell/core';
+import { useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { useAsOf } from '../app/now.ts';
+import { yardsQuery } from '../app/queries.ts';
+import { draft, useLog } from '../app/useLog.ts';
+import { SelectField } from '../parts/Field.tsx';
+import { type BoxView, useYard, type YardView } from '../yard/useYard.ts';
+import { Warned } from '../yard/Warned.tsx';
+import { CombKey } from './CombBar.tsx';
+import { Equalise } from './Equalise.tsx';
+import { movesBetween, type Place, queenProblem } from './moves.ts';
+import { Outside } from './Outside.tsx';
+import { Room } from './Room.tsx';
+import { slotSteps } from './slotSteps.ts';
+
+/** Frames of one box, or of two side by side: looked through, carried, turned, taken out and put back. */
+export function FramesScreen() {
+  const { yard: wanted } = useParams();
+  const { data: yards } = useSuspenseQuery(yardsQuery);
+  const yard = yards.find(({ id }) => id === wanted);
+  return yard ? <Frames yard={yard} /> : <p className="p-6">There is no such yard.</p>;
+}
+
+interface Pending {
+  problem: string;
+  title: string;
+  from: Place;
+  to: Place;
+}
+
+function Frames({ yard }: { yard: Yard }) {
+  const [params, setParams] = useSearchParams();
+  const { isToday } = useAsOf();
+  const view = useYard(yard, params.get('box') ?? undefined);
+  const log = useLog();
+  const [pending, setPending] = useState<Pending>();
+  const [refused, setRefused] = useState<string>();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: slotSteps }),
+  );
+  const chosen = [params.get('box'), params.get('with')].flatMap(
+    (id) => view.boxes.find(({ box }) => box.id === id) ?? [],
+  );
+  const boxes = chosen.length > 0 ? chosen : view.boxes.slice(0, 1);
+  const places = new Map(
+    boxes.flatMap((each) => placesOf(view, each).map((place) => [keyOf(place), place] as const)),
+  );
+  const pick = (field: 'box' | 'with', id: string) =>
+    setParams((before) => {
+      const next = new URLSearchParams(before);
+      if (id) next.set(field, id);
+      else next.delete(field);
+      return next;
+    });
+  const carry = async (from: Place, to: Place, title: string, reason?: string) => {
+    const purpose: FramePurpose = from.colony !== to.colony ? 'equalise' : 'other';
+    const delivery = await log(title, [
+      draft('framesMoved', { moves: movesBetween(from, to), purpose }, reason),
+    ]);
+    setRefused(delivery.state === 'refused' ? delivery.problems[0]?.sentence : undefined);
+    setPending(undefined);
+  };
+  const drop = ({ active, over }: DragEndEvent) => {
+    const from = places.get(String(active.id));
+    const to = over ? places.get(String(over.id)) : undefined;
+    if (!from || !to || keyOf(from) === keyOf(to)) return;
+    const label = (place: Place) => boxes.find(({ box }) => box.id === place.box)?.box.label ?? '';
+    const title = `Frame from ${label(from)} to ${label(to)}${to.is === 'empty' ? '' : ', changing places'}`;
+    const problem = queenProblem(from, to, view.on);
+    if (problem) setPending({ problem, title, from, to });
+    else void carry(from, to, title);
+  };
+  return (
+    <main className="h-full overflow-y-auto px-5 py-4">
+      <div className="flex flex-wrap items-end gap-x-4">
+        <h1 className="mb-2.5 text-xl">
+          Frames,{' '}
+          <Link className="underline" to={`/yard/${yard.id}${boxes[0] ? `?box=${boxes[0].box.id}` : ''}`}>
+            {yard.name}
+          </Link>
+        </h1>
+        <SelectField
+          label="Box"
+          value={boxes[0]?.box.id ?? ''}
+          onChange={({ target }) => pick('box', target.value)}
+        >
+          {view.boxes.map(({ box }) => (
+            <option key={box.id} value={box.id}>
+              {box.label}
+            </option>
+          ))}
+        </SelectField>
+        <SelectField
+          label="Beside it"
+          value={params.get('with') ?? ''}
+          onChange={({ target }) => pick('with', target.value)}
+        >
+          <option value="">no other box</option>
+          {view.boxes
+            .filter(({ box }) => box.id !== boxes[0]?.box.id)
+            .map(({ box }) => (
+              <option key={box.id} value={box.id}>
+                {box.label}
+              </option>
+            ))}
+        </SelectField>
+      </div>
+      <p className="mb-2 max-w-3xl text-soft">
+        Seen from above, the front at the left, slot 1 nearest the left wall. Drag a frame by its number to
+        another place, or take it up with Space, move it with the arrow keys and put it down with Space.
+        {isToday ? '' : ' What you do now is dated on the day shown.'}
+      </p>
+      <CombKey />
+      {refused && (
+        <p role="alert" className="mt-2 text-danger">
+          {refused}
+        </p>
+      )}
+      {pending && (
+        <div className="mt-2 max-w-xl">
+          <Warned
+            warnings={[{ kind: 'twoQueens', spaces: [], sentence: pending.problem }]}
+            onKeep={(reason) => carry(pending.from, pending.to, pending.title, reason)}
+            onCancel={() => setPending(undefined)}
+          />
+        </div>
+      )}
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+        <div className={`mt-3 grid gap-6 ${boxes.length > 1 ? 'lg:grid-cols-2' : 'max-w-3xl'}`}>
+          {boxes.map((boxView) => (
+            <section key={boxView.box.id} aria-label={`Frames of ${boxView.box.label}`}>
+              <h2 className="text-lg">{boxView.box.label}</h2>
+              {boxView.compartments.map((compartment, index) => {
+                const room = boxView.model.compartments[index];
+                return room ? (
+                  <Room
+                    key={compartment.position}
+                    view={view}
+                    boxView={boxView}
+                    compartment={compartment}
+                    slots={slotsOf(view.state, boxView.box, room, compartment)}
+                  />
+                ) : null;
+              })}
+              <Outside view={view} boxView={boxView} />
+            </section>
+          ))}
+        </div>
+      </DndContext>
+      <Equalise view={view} />
+    </main>
+  );
+}
+
+export const keyOf = ({ box, slot }: { box: string; slot: string }): string => `${box} ${slot}`;
+
+function placesOf(view: YardView, { box, model, compartments }: BoxView): Place[] {
+  return compartments.flatMap((compartment, index) => {
+    const room = model.compartments[index];
+    if (!room) return [];
+    return slotsOf(view.state, box, room, compartment).map(
+      ({ slot, is, frame, queen }): Place => ({
+        box: box.id,
+        slot,
+        is,
+        frame,
+        colony: compartment.colony?.id,
+        queenSeenOn: queen?.on,
+      }),
+    );
+  });
+}

@@ -1,0 +1,123 @@
+import { useDraggable, useDroppable } from '@dnd-kit/core';
+import { type FrameSlot, showDay } from '@yellow-cell/core';
+import { GripVertical } from 'lucide-react';
+import { useState } from 'react';
+import { draft, useLog } from '../app/useLog.ts';
+import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { QueenMark } from '../yard/QueenMark.tsx';
+import { statusLine } from '../yard/statusLine.ts';
+import type { BoxView, CompartmentView, YardView } from '../yard/useYard.ts';
+import { AuditForm } from './AuditForm.tsx';
+import { CombBar } from './CombBar.tsx';
+import { turned } from './moves.ts';
+import { OutForm } from './OutForm.tsx';
+
+interface RoomProps {
+  view: YardView;
+  boxView: BoxView;
+  compartment: CompartmentView;
+  slots: readonly FrameSlot[];
+}
+
+/** One compartment as strips, a strip for each place. */
+export function Room({ view, boxView, compartment, slots }: RoomProps) {
+  return (
+    <div className="mb-4">
+      <h3 className="flex items-center gap-2 border-b-2 border-[var(--wood-line)] py-1">
+        <StatusIcon status={compartment.status} /> <strong>{compartment.name}</strong>
+        <span className="text-soft">{statusLine(compartment)}</span>
+      </h3>
+      <ol>
+        {slots.map((slot) => (
+          <Strip key={slot.slot} view={view} boxView={boxView} compartment={compartment} slot={slot} />
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+function Strip({ view, boxView, compartment, slot }: Omit<RoomProps, 'slots'> & { slot: FrameSlot }) {
+  const log = useLog();
+  const [open, setOpen] = useState<'audit' | 'out'>();
+  const id = `${boxView.box.id} ${slot.slot}`;
+  const { setNodeRef: dropRef, isOver } = useDroppable({ id });
+  const {
+    setNodeRef: dragRef,
+    listeners,
+    attributes,
+    transform,
+    isDragging,
+  } = useDraggable({
+    id,
+    disabled: slot.is === 'empty',
+  });
+  const name = `${boxView.box.label} ${compartment.name}, frame ${slot.number}`;
+  const place = { box: boxView.box.id, ...slot, colony: compartment.colony?.id };
+  const audit = slot.frame?.audit;
+  const close = () => setOpen(undefined);
+  return (
+    <li ref={dropRef} className={`border-b border-hairline ${isOver ? 'bg-glow' : ''}`}>
+      <div
+        ref={dragRef}
+        className={`flex items-center gap-2 py-1 ${isDragging ? 'relative z-10 rounded bg-slip shadow-lg' : ''}`}
+        style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
+      >
+        <button
+          type="button"
+          className="flex min-h-11 w-12 shrink-0 touch-none items-center justify-center gap-0.5 rounded disabled:opacity-50"
+          aria-label={`Carry ${name}`}
+          disabled={slot.is === 'empty'}
+          {...attributes}
+          {...listeners}
+        >
+          <GripVertical size={16} aria-hidden />
+          <strong>{slot.number}</strong>
+        </button>
+        {slot.is === 'empty' ? (
+          <span className="flex-1 text-soft">no frame here</span>
+        ) : (
+          <span className="grid min-w-0 flex-1 gap-0.5">
+            <CombBar side={audit?.sides[0]} label={`${name}, side nearer the left`} />
+            {audit && <CombBar side={audit.sides[1]} label={`${name}, other side`} />}
+          </span>
+        )}
+        {slot.queen && (
+          <span
+            className="flex items-center gap-1 text-sm"
+            title={`Queen seen here ${showDay(slot.queen.on)}`}
+          >
+            <QueenMark queen={slot.queen.queen} />
+          </span>
+        )}
+        <span className="hidden w-16 shrink-0 text-right text-sm text-soft sm:inline">
+          {audit ? showDay(audit.on, view.on) : ''}
+        </span>
+        {slot.is !== 'empty' && compartment.colony && (
+          <span className="flex shrink-0 gap-1">
+            <button type="button" className="button min-h-11 px-2" onClick={() => setOpen('audit')}>
+              Look<span className="sr-only"> through {name}</span>
+            </button>
+            <button
+              type="button"
+              className="button hidden min-h-11 px-2 font-normal sm:inline-flex"
+              onClick={() =>
+                void log(`${name} turned round`, [
+                  draft('framesMoved', { moves: turned(place), purpose: 'other' }),
+                ])
+              }
+            >
+              Turn<span className="sr-only"> {name} round</span>
+            </button>
+            <button type="button" className="button min-h-11 px-2 font-normal" onClick={() => setOpen('out')}>
+              Out<span className="sr-only">: {name}</span>
+            </button>
+          </span>
+        )}
+      </div>
+      {open === 'audit' && (
+        <AuditForm boxView={boxView} compartment={compartment} slot={slot} onDone={close} />
+      )}
+      {open === 'out' && <OutForm view={view} place={place} name={name} onDone={close} />}
+    </li>
+  );
+}

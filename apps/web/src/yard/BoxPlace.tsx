@@ -1,0 +1,184 @@
+import type { BoxRole } from '@yellow-cell/contract';
+import { roleWords, showDay } from '@yellow-cell/core';
+import { useState } from 'react';
+import { draft, useLog } from '../app/useLog.ts';
+import { SelectField, TextField } from '../parts/Field.tsx';
+import { Form } from './Form.tsx';
+import type { BoxView, YardView } from './useYard.ts';
+
+const numberIn = (typed: string): number =>
+  typed.trim() === '' ? Number.NaN : Number(typed.trim().replace(',', '.'));
+
+/** Where a box stands and what it serves as; on the map it is dragged and turned, here it is typed. */
+export function BoxPlace({ view, boxView: { box } }: { view: YardView; boxView: BoxView }) {
+  const log = useLog();
+  const [open, setOpen] = useState<'place' | 'weigh'>();
+  const role = box.roles?.at(-1);
+  const others = view.boxes.filter((each) => each.box.id !== box.id && each.box.onto !== box.id);
+  const below = box.onto ? view.state.boxes.get(box.onto) : undefined;
+  const weight = box.weights?.at(-1);
+  return (
+    <section aria-label="Place and role" className="mt-2">
+      <div className="grid grid-cols-2 gap-x-3">
+        <SelectField
+          label="Serves as"
+          value={role?.role ?? ''}
+          hint={role ? `since ${showDay(role.since, view.on)}` : undefined}
+          onChange={({ target }) =>
+            void log(`${box.label} serves as ${roleWords[target.value as BoxRole]}`, [
+              draft('roleSet', { box: box.id, role: target.value as BoxRole }),
+            ])
+          }
+        >
+          {!role && <option value="">not said</option>}
+          {Object.entries(roleWords).map(([key, words]) => (
+            <option key={key} value={key}>
+              {words}
+            </option>
+          ))}
+        </SelectField>
+        <SelectField
+          label="Stands on"
+          value={box.onto ?? ''}
+          onChange={({ target }) =>
+            void log(`${box.label} ${target.value ? 'set on another box' : 'taken down'}`, [
+              draft('boxStacked', { box: box.id, onto: target.value || null }),
+            ])
+          }
+        >
+          <option value="">its stand</option>
+          {below && <option value={below.id}>{below.label}</option>}
+          {others
+            .filter((each) => each.box.id !== below?.id)
+            .map((each) => (
+              <option key={each.box.id} value={each.box.id}>
+                {each.box.label}
+              </option>
+            ))}
+        </SelectField>
+      </div>
+      {weight && (
+        <p className="mb-2 text-soft">
+          {weight.felt ? 'Hefted' : 'Weighed'} {showDay(weight.on, view.on)}: {weight.weight_kg} kg
+        </p>
+      )}
+      {open === 'place' ? (
+        <PlaceForm box={box} onDone={() => setOpen(undefined)} />
+      ) : open === 'weigh' ? (
+        <WeighForm box={box.id} label={box.label} onDone={() => setOpen(undefined)} />
+      ) : (
+        <div className="grid grid-cols-2 gap-2">
+          <button type="button" className="button min-h-11" onClick={() => setOpen('place')}>
+            Move or turn…
+          </button>
+          <button type="button" className="button min-h-11" onClick={() => setOpen('weigh')}>
+            Weigh or heft…
+          </button>
+        </div>
+      )}
+    </section>
+  );
+}
+
+function PlaceForm({ box, onDone }: { box: BoxView['box']; onDone: () => void }) {
+  const log = useLog();
+  const { place } = box;
+  const [stand, setStand] = useState(place?.stand ?? '');
+  const [bearing, setBearing] = useState(String(Math.round(place?.bearing_deg ?? 180)));
+  const [east, setEast] = useState((place?.east_m ?? 0).toFixed(1));
+  const [north, setNorth] = useState((place?.north_m ?? 0).toFixed(1));
+  const [refused, setRefused] = useState<string>();
+  const [bearing_deg, east_m, north_m] = [numberIn(bearing), numberIn(east), numberIn(north)];
+  const badBearing = bearing_deg >= 0 && bearing_deg < 360 ? undefined : 'A bearing from 0 to 359.';
+  const bad = (metres: number) => (metres >= 0 && metres <= 2_000 ? undefined : 'Metres from 0 to 2,000.');
+  if (!place) return null;
+  const save = async () => {
+    if (badBearing || bad(east_m) || bad(north_m) || stand.trim() === '') return;
+    const delivery = await log(`${box.label} moved`, [
+      draft('boxPlaced', {
+        box: box.id,
+        yard: place.yard,
+        stand: stand.trim(),
+        east_m,
+        north_m,
+        bearing_deg,
+      }),
+    ]);
+    if (delivery.state === 'refused') setRefused(delivery.problems[0]?.sentence);
+    else onDone();
+  };
+  return (
+    <Form save="Moved" onSave={() => void save()} onCancel={onDone}>
+      {refused && (
+        <p role="alert" className="text-danger">
+          {refused}
+        </p>
+      )}
+      <p className="mb-2 text-sm text-soft">
+        At dusk or before dawn, shut on vent, strapped. Under 3 km the fliers go home: leave a box to catch
+        them, or go over 5 km. Over 20 kg, two people or a barrow.
+      </p>
+      <div className="grid grid-cols-2 gap-x-3">
+        <TextField
+          label="Stand"
+          value={stand}
+          maxLength={40}
+          onChange={({ target }) => setStand(target.value)}
+        />
+        <TextField
+          label="Front looks to (°)"
+          inputMode="numeric"
+          value={bearing}
+          problem={badBearing}
+          onChange={({ target }) => setBearing(target.value)}
+        />
+        <TextField
+          label="Metres east"
+          inputMode="decimal"
+          value={east}
+          problem={bad(east_m)}
+          onChange={({ target }) => setEast(target.value)}
+        />
+        <TextField
+          label="Metres north"
+          inputMode="decimal"
+          value={north}
+          problem={bad(north_m)}
+          onChange={({ target }) => setNorth(target.value)}
+        />
+      </div>
+    </Form>
+  );
+}
+
+function WeighForm({ box, label, onDone }: { box: string; label: string; onDone: () => void }) {
+  const log = useLog();
+  const [typed, setTyped] = useState('');
+  const [felt, setFelt] = useState(false);
+  const weight_kg = numberIn(typed);
+  const problem = weight_kg > 0 && weight_kg <= 300 ? undefined : 'A weight above 0 and at most 300 kg.';
+  return (
+    <Form
+      save="Keep"
+      onSave={() =>
+        problem === undefined &&
+        void log(`${label}: ${felt ? 'hefted' : 'weighed'} ${weight_kg} kg`, [
+          draft('weighed', { box, weight_kg, felt }),
+        ]).then(onDone)
+      }
+      onCancel={onDone}
+    >
+      <TextField
+        label="Weight (kg)"
+        inputMode="decimal"
+        value={typed}
+        problem={typed === '' ? undefined : problem}
+        onChange={({ target }) => setTyped(target.value)}
+      />
+      <label className="mb-2 flex min-h-11 items-center gap-2">
+        <input type="checkbox" checked={felt} onChange={({ target }) => setFelt(target.checked)} />
+        Felt by hand, a guess
+      </label>
+    </Form>
+  );
+}

@@ -1,0 +1,334 @@
+import type { Trouble } from '@yellow-cell/contract';
+import { instantOf, plusDays, showDay, troubleWords, warningsOf } from '@yellow-cell/core';
+import { useState } from 'react';
+import { newId } from '../app/ids.ts';
+import { draft } from '../app/useLog.ts';
+import { SelectField, TextField } from '../parts/Field.tsx';
+import { Form, type FormProps, inColony } from './Form.tsx';
+import { Warned } from './Warned.tsx';
+
+const numberIn = (typed: string): number =>
+  typed.trim() === '' ? Number.NaN : Number(typed.trim().replace(',', '.'));
+
+/** Seams of bees, counted from above: the usual measure of strength. */
+export function StrengthForm(props: FormProps) {
+  const [typed, setTyped] = useState('');
+  const seams = numberIn(typed);
+  const problem = seams >= 0 && seams <= 40 ? undefined : 'Seams from 0 to 40; halves are fine.';
+  return (
+    <Form
+      save="Keep"
+      onSave={() =>
+        problem === undefined &&
+        props.send(`${seams} seams of bees`, [draft('strengthSeen', { ...inColony(props), seams })])
+      }
+      onCancel={props.onCancel}
+    >
+      <div className="mb-2 flex flex-wrap gap-1.5">
+        {[1, 1.5, 2, 2.5, 3, 4, 5].map((each) => (
+          <button
+            key={each}
+            type="button"
+            className={`button min-h-11 min-w-11 ${seams === each ? 'bg-glow' : ''}`}
+            onClick={() => setTyped(String(each))}
+          >
+            {each}
+          </button>
+        ))}
+      </div>
+      <TextField
+        label="Seams of bees, from above"
+        inputMode="decimal"
+        value={typed}
+        problem={typed === '' ? undefined : problem}
+        onChange={({ target }) => setTyped(target.value)}
+      />
+    </Form>
+  );
+}
+
+export function SearchForm(props: FormProps) {
+  const [typed, setTyped] = useState('0');
+  const found = numberIn(typed);
+  const problem =
+    Number.isInteger(found) && found >= 0 && found <= 200 ? undefined : 'A whole number from 0.';
+  return (
+    <Form
+      save="Searched"
+      onSave={() =>
+        problem === undefined &&
+        props.send(found === 0 ? 'searched, no wild cells' : `${found} wild cells torn down`, [
+          draft('wildCellsSearched', { ...inColony(props), found }),
+        ])
+      }
+      onCancel={props.onCancel}
+    >
+      <TextField
+        label="Wild cells found and torn down"
+        inputMode="numeric"
+        value={typed}
+        problem={problem}
+        hint="Shake the bees off each frame: cells hide at the edges and under bees."
+        onChange={({ target }) => setTyped(target.value)}
+      />
+    </Form>
+  );
+}
+
+export function TroubleForm(props: FormProps) {
+  const open = props.compartment.colony?.troubles ?? [];
+  const [trouble, setTrouble] = useState<Trouble>('wasps');
+  const over = open.some((each) => each.trouble === trouble);
+  return (
+    <Form
+      save={over ? 'It is over' : 'Seen'}
+      onSave={() =>
+        props.send(`${troubleWords[trouble]} ${over ? 'over' : 'seen'}`, [
+          draft('troubleSeen', { ...inColony(props), trouble, over }),
+        ])
+      }
+      onCancel={props.onCancel}
+    >
+      <SelectField
+        label="What is seen"
+        value={trouble}
+        hint="Notifiable brood diseases are reported: ask your inspector or vet, not the program."
+        onChange={({ target }) => setTrouble(target.value as Trouble)}
+      >
+        {Object.entries(troubleWords).map(([key, words]) => (
+          <option key={key} value={key}>
+            {words}
+            {open.some((each) => each.trouble === key) ? ' (seen already)' : ''}
+          </option>
+        ))}
+      </SelectField>
+    </Form>
+  );
+}
+
+/** The latest return of an outing by the clock (handbook 8: home by early evening). */
+const HOME_BY_H = 17;
+
+export function OutingForm(props: FormProps) {
+  const { view } = props;
+  const [place, setPlace] = useState('');
+  const [hour, setHour] = useState(String(HOME_BY_H));
+  const backAt = numberIn(hour);
+  const problem = backAt >= 0 && backAt < 24 ? undefined : 'An hour from 0 to 23.';
+  return (
+    <Form
+      save="They leave"
+      onSave={() =>
+        place.trim() !== '' &&
+        problem === undefined &&
+        props.send(`out at “${place.trim()}”, home by ${hour} h`, [
+          draft('outingLeft', {
+            ...inColony(props),
+            place: place.trim(),
+            backBy: instantOf(view.on, Math.floor(backAt), Math.round((backAt % 1) * 60), view.yard.zone),
+          }),
+        ])
+      }
+      onCancel={props.onCancel}
+    >
+      <TextField
+        label="Where"
+        required
+        maxLength={80}
+        value={place}
+        onChange={({ target }) => setPlace(target.value)}
+      />
+      <TextField
+        label="Home by (hour)"
+        inputMode="decimal"
+        value={hour}
+        problem={problem}
+        hint="A cool day, shade, hours and not overnight; glass latched and screwed, door, flaps, tray; permission of the place. Sun behind glass heats a box in minutes."
+        onChange={({ target }) => setHour(target.value)}
+      />
+    </Form>
+  );
+}
+
+export function SuspectForm(props: FormProps) {
+  const [what, setWhat] = useState('');
+  return (
+    <Form
+      save="Note the suspicion"
+      onSave={() =>
+        what.trim() !== '' &&
+        props.send(`suspected: ${what.trim()}`, [
+          draft('suspected', { ...inColony(props), suspicion: newId(), what: what.trim() }),
+        ])
+      }
+      onCancel={props.onCancel}
+    >
+      <TextField
+        label="What is suspected"
+        required
+        maxLength={200}
+        value={what}
+        hint="For example: small, a drone layer? It is asked again in a week."
+        onChange={({ target }) => setWhat(target.value)}
+      />
+    </Form>
+  );
+}
+
+/** A virgin or a mated queen, from a cage or from another compartment. */
+export function QueenGivenForm(props: FormProps) {
+  const { view, boxView, compartment, send, onCancel } = props;
+  const others = view.boxes.flatMap((each) =>
+    each.compartments.flatMap(({ name, colony, queens }) =>
+      colony && colony.id !== compartment.colony?.id
+        ? queens.map((queen) => ({
+            queen,
+            colony: colony.id,
+            box: each.box.id,
+            where: `${each.box.label} ${name}`,
+          }))
+        : [],
+    ),
+  );
+  const away = compartment.away;
+  const rounds = [...view.state.rounds.values()].reverse();
+  const [what, setWhat] = useState<'virgin' | 'mated'>(away.length > 0 ? 'mated' : 'virgin');
+  const [from, setFrom] = useState(away[0]?.id ?? '');
+  const [round, setRound] = useState('');
+  const [mother, setMother] = useState('');
+  const [caged, setCaged] = useState(true);
+  const [asked, setAsked] = useState(false);
+  const colony = compartment.colony?.id ?? '';
+  const found = others.find(({ queen }) => queen.id === from);
+  const warnings = warningsOf(view.state, view.designs, boxView.box, { kind: 'queen', colony, what });
+  const give = (reason?: string) =>
+    send(what === 'virgin' ? 'virgin given' : 'mated queen given', [
+      draft(
+        'queenGiven',
+        {
+          ...inColony(props),
+          queen: from || newId(),
+          what,
+          caged,
+          ...(found ? { from: { box: found.box, colony: found.colony } } : {}),
+          ...(round ? { round } : {}),
+          ...(!from && mother.trim() ? { mother: { name: mother.trim() } } : {}),
+        },
+        reason,
+      ),
+    ]);
+  if (asked)
+    return (
+      <Warned
+        warnings={warnings}
+        onKeep={async (reason) => void (await give(reason))}
+        onCancel={() => setAsked(false)}
+      />
+    );
+  return (
+    <Form
+      save="Given"
+      onSave={() => (warnings.length > 0 ? setAsked(true) : void give())}
+      onCancel={onCancel}
+    >
+      <SelectField label="What" value={what} onChange={({ target }) => setWhat(target.value as typeof what)}>
+        <option value="virgin">A virgin</option>
+        <option value="mated">A mated queen</option>
+      </SelectField>
+      <SelectField
+        label="From"
+        value={from}
+        hint="A virgin goes to bees queenless for about a day; in a cage with soft candy, between the frames. Poorer acceptance than cells, but her quality has been seen."
+        onChange={({ target }) => setFrom(target.value)}
+      >
+        <option value="">A cage or an incubator</option>
+        {away.map((queen) => (
+          <option key={queen.id} value={queen.id}>
+            Their own, put aside {queen.gone ? showDay(queen.gone.on, view.on) : ''}
+          </option>
+        ))}
+        {others.map(({ queen, where }) => (
+          <option key={queen.id} value={queen.id}>
+            {where}
+          </option>
+        ))}
+      </SelectField>
+      {!from && (
+        <div className="grid grid-cols-2 gap-x-3">
+          <SelectField label="Round" value={round} onChange={({ target }) => setRound(target.value)}>
+            <option value="">not known</option>
+            {rounds.map(({ id, number, donor }) => (
+              <option key={id} value={id}>
+                {number}, {donor}
+              </option>
+            ))}
+          </SelectField>
+          <TextField
+            label="Mother, if known"
+            value={mother}
+            maxLength={60}
+            onChange={({ target }) => setMother(target.value)}
+          />
+        </div>
+      )}
+      <label className="mb-2 flex min-h-11 items-center gap-2">
+        <input type="checkbox" checked={caged} onChange={({ target }) => setCaged(target.checked)} />
+        In a cage, with candy
+      </label>
+    </Form>
+  );
+}
+
+/** Someone was stung. */
+export function StingForm(props: FormProps) {
+  const [who, setWho] = useState('');
+  const [stings, setStings] = useState('1');
+  const [reaction, setReaction] = useState('');
+  const count = numberIn(stings);
+  return (
+    <Form
+      save="Keep"
+      onSave={() =>
+        who.trim() !== '' &&
+        Number.isInteger(count) &&
+        count >= 0 &&
+        props.send(`${who.trim()} stung`, [
+          draft('stung', {
+            box: props.boxView.box.id,
+            who: who.trim(),
+            stings: count,
+            reaction: reaction.trim(),
+          }),
+        ])
+      }
+      onCancel={props.onCancel}
+    >
+      <p className="mb-2 rounded bg-glow px-2 py-1">
+        Swelling away from the sting, wheeze, faintness: call emergency services now. Whoever has reacted
+        before keeps away or works under a doctor’s advice.
+      </p>
+      <TextField
+        label="Who"
+        required
+        maxLength={60}
+        value={who}
+        onChange={({ target }) => setWho(target.value)}
+      />
+      <TextField
+        label="Stings"
+        inputMode="numeric"
+        value={stings}
+        onChange={({ target }) => setStings(target.value)}
+      />
+      <TextField
+        label="How it went"
+        maxLength={200}
+        value={reaction}
+        onChange={({ target }) => setReaction(target.value)}
+      />
+    </Form>
+  );
+}
+
+/** Taken out of her compartment for a while: where she must go back, and by when. */
+export const usualBack = (on: string): string => plusDays(on, 2);

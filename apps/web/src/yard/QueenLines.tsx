@@ -1,0 +1,54 @@
+import { daysBetween, showDay } from '@yellow-cell/core';
+import { Link } from 'react-router';
+import { QueenMark } from './QueenMark.tsx';
+import { queenName } from './queenName.ts';
+import type { CompartmentView } from './useYard.ts';
+
+/** The queens that are known to be here, or put aside from here; with none, that she is not known. */
+export function QueenLines({ compartment, on }: { compartment: CompartmentView; on: string }) {
+  const { queens, away, colony, status } = compartment;
+  if (!colony) return null;
+  return (
+    <>
+      <h3 className="eyebrow">{queens.length > 1 ? `Queens: ${queens.length} at once` : 'Queen'}</h3>
+      <ul>
+        {queens.map((queen) => {
+          const seen = queen.sightings.at(-1);
+          return (
+            <li key={queen.id} className="row-line items-center">
+              <Link
+                className="flex min-h-11 items-center gap-2 font-semibold underline"
+                to={`/queen/${queen.id}`}
+              >
+                <QueenMark queen={queen} /> {queenName(queen)}
+              </Link>
+              <span className="text-sm text-soft">
+                {seen ? `seen ${showDay(seen.on, on)}` : 'not seen herself'}
+              </span>
+            </li>
+          );
+        })}
+        {away.map((queen) => (
+          <li key={queen.id} className="row-line items-center">
+            <Link className="flex min-h-11 items-center gap-2 underline" to={`/queen/${queen.id}`}>
+              <QueenMark queen={queen} /> {queenName(queen)}
+            </Link>
+            <span className="text-sm">
+              put aside, back by {queen.gone?.backBy && showDay(queen.gone.backBy, on)}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {queens.length === 0 && away.length === 0 && (
+        <p className="text-soft">
+          {status === 'stocked' || status === 'failed' ? 'None.' : 'Not known as a person yet.'}
+        </p>
+      )}
+      {colony.notSeenOn && (
+        <p className="text-soft">
+          Looked for and not seen {daysBetween(colony.notSeenOn, on)} days ago; not seen is not absent.
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,149 @@
+import { useSuspenseQuery } from '@tanstack/react-query';
+import type { Queen, QueenStory } from '@yellow-cell/contract';
+import { dayOf, daysBetween, fateWords, showDay } from '@yellow-cell/core';
+import { Link, useParams } from 'react-router';
+import { useAsOf } from '../app/now.ts';
+import { queenQuery } from '../app/queries.ts';
+import { eventLine, type Names } from './eventLine.ts';
+import { QueenForm } from './QueenForm.tsx';
+import { QueenMark } from './QueenMark.tsx';
+import { queenName } from './queenName.ts';
+
+/** One queen: what is known of her and what is not, where she is, her family, her story. */
+export function QueenScreen() {
+  const { queen: id = '' } = useParams();
+  const { data: story } = useSuspenseQuery(queenQuery(id));
+  const { queen, box, attempt, round, sisters, daughters, events } = story;
+  const { on } = useAsOf();
+  const names: Names = {
+    boxes: new Map(box ? [[box.id, { label: box.label }]] : []) as unknown as Names['boxes'],
+    rounds: new Map(round ? [[round.id, round]] : []),
+  };
+  const seen = queen.sightings.at(-1);
+  return (
+    <main className="h-full overflow-y-auto px-5 py-4">
+      <div className="mx-auto grid max-w-4xl gap-x-8 lg:grid-cols-2">
+        <div>
+          <h1 className="flex items-center gap-2 text-xl">
+            <QueenMark queen={queen} /> {queenName(queen)}
+          </h1>
+          <p className="text-soft">{whereIs(story)}</p>
+          <dl className="mt-3">
+            <Fact name="Mother">
+              {queen.mother === undefined ? (
+                UNKNOWN
+              ) : 'name' in queen.mother ? (
+                queen.mother.name
+              ) : (
+                <Link className="underline" to={`/queen/${queen.mother.queen}`}>
+                  her record
+                </Link>
+              )}
+            </Fact>
+            <Fact name="Round">
+              {round ? `${round.number}, grafted ${showDay(round.graftedOn, on)}` : UNKNOWN}
+            </Fact>
+            <Fact name="Born">
+              {queen.bornOn
+                ? `${showDay(queen.bornOn)} ${queen.birthYear ?? ''}`
+                : (queen.birthYear ?? UNKNOWN)}
+            </Fact>
+            <Fact name="Mark">
+              {queen.mark?.colour
+                ? `${queen.mark.colour}${queen.mark.number ? `, no. ${queen.mark.number}` : ''}, since ${showDay(queen.mark.on, on)}`
+                : 'none recorded'}
+              {queen.mark?.clipped ? ', clipped' : ''}
+            </Fact>
+            <Fact name="Mated at">{queen.matedAt ?? UNKNOWN}</Fact>
+            <Fact name="Laying since">{attempt?.layingOn ? showDay(attempt.layingOn, on) : UNKNOWN}</Fact>
+            <Fact name="Pattern">
+              {attempt && attempt.patterns.length > 0
+                ? attempt.patterns.map(({ pattern_pct }) => `${pattern_pct} %`).join(', ')
+                : 'not scored'}
+            </Fact>
+            <Fact name="Last seen">
+              {seen
+                ? `${showDay(seen.on, on)}, ${daysBetween(seen.on, on)} days ago`
+                : 'never recorded; her eggs may speak for her'}
+            </Fact>
+          </dl>
+          {attempt?.uncertainMother && (
+            <p className="mt-1 text-danger">Mother uncertain. {attempt.uncertainMother}</p>
+          )}
+          {!queen.gone && box && <QueenForm box={box.id} colony={queen.colony} queen={queen} />}
+        </div>
+        <div>
+          <Family title="Sisters" queens={sisters} />
+          <Family title="Daughters" queens={daughters} />
+          <h2 className="eyebrow">Her story</h2>
+          {events.length === 0 && <p className="text-soft">Nothing names her yet but her own record.</p>}
+          <ol>
+            {[...events].reverse().map((event) => (
+              <li key={event.id} className="row-line">
+                <span>
+                  {eventLine(event, names)}
+                  {event.note && <span className="block text-sm text-soft">“{event.note}”</span>}
+                </span>
+                <span className="shrink-0 text-sm text-soft">
+                  {showDay(dayOf(event.occurredAt, event.zone), on)}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </div>
+      </div>
+    </main>
+  );
+}
+
+const UNKNOWN = 'unknown';
+
+function whereIs({ queen, box }: QueenStory) {
+  if (queen.gone)
+    return queen.gone.to === 'lost'
+      ? `Lost ${showDay(queen.gone.on)}.`
+      : `Taken out ${showDay(queen.gone.on)}: ${fateWords[queen.gone.to]}${queen.gone.backBy ? `, to go back by ${showDay(queen.gone.backBy)}` : ''}.`;
+  if (!box) return 'Where she is is not known.';
+  return (
+    <>
+      In{' '}
+      <Link className="font-semibold underline" to={box.yard ? `/yard/${box.yard}?box=${box.id}` : '/yard'}>
+        {box.label}
+      </Link>{' '}
+      since {showDay(queen.since)}
+      {queen.caged ? ', caged' : ''}.
+    </>
+  );
+}
+
+function Fact({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <div className="row-line">
+      <dt>{name}</dt>
+      <dd className="text-right">{children}</dd>
+    </div>
+  );
+}
+
+function Family({ title, queens }: { title: string; queens: readonly Queen[] }) {
+  if (queens.length === 0) return null;
+  return (
+    <>
+      <h2 className="eyebrow">
+        {title} <span className="font-normal text-soft">{queens.length}</span>
+      </h2>
+      <ul className="max-h-72 overflow-y-auto">
+        {queens.map((queen) => (
+          <li key={queen.id} className="row-line">
+            <Link className="flex items-center gap-2 underline" to={`/queen/${queen.id}`}>
+              <QueenMark queen={queen} /> {queenName(queen)}
+            </Link>
+            <span className="text-sm text-soft">
+              {queen.gone ? (queen.gone.to === 'lost' ? 'lost' : fateWords[queen.gone.to]) : 'here'}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,92 @@
+import { useSuspenseQuery } from '@tanstack/react-query';
+import type { LogEvent, Unsettled } from '@yellow-cell/contract';
+import { dayOf, showDay } from '@yellow-cell/core';
+import { Link } from 'react-router';
+import { toSettleQuery } from '../app/queries.ts';
+import { useLog, withdrawal } from '../app/useLog.ts';
+import { eventLine, type Names } from './eventLine.ts';
+
+/** Entries that cannot be as they were told: both sides shown, none dropped until a person says which stands. */
+export function SettleScreen() {
+  const { data: unsettled } = useSuspenseQuery(toSettleQuery);
+  return (
+    <main className="h-full overflow-y-auto px-5 py-4">
+      <div className="mx-auto max-w-3xl">
+        <h1 className="text-xl">To settle</h1>
+        <p className="text-soft">
+          Entries made without a connection are always kept. Those that cannot be beside what stands wait
+          here, and change nothing until you say which one holds. Either way the record keeps both.
+        </p>
+        {unsettled.length === 0 && <p className="mt-4">Nothing waits to be settled.</p>}
+        <ol>
+          {unsettled.map((each) => (
+            <Clash key={each.event.id} {...each} />
+          ))}
+        </ol>
+      </div>
+    </main>
+  );
+}
+
+function Clash({ event, sentence, against, boxes }: Unsettled) {
+  const log = useLog();
+  const names: Names = {
+    boxes: new Map(boxes.map(({ id, label }) => [id, { label }])) as unknown as Names['boxes'],
+    rounds: new Map(),
+  };
+  const title = eventLine(event, names);
+  const other = against && eventLine(against, names);
+  return (
+    <li className="mt-4 rounded-xl border border-hairline bg-slip p-4">
+      <p className="mb-2">
+        {boxes.map(({ id, label, yard }) => (
+          <Link key={id} className="mr-2 font-bold underline" to={yard ? `/yard/${yard}?box=${id}` : '/yard'}>
+            {label}
+          </Link>
+        ))}
+        <span className="text-danger">{sentence}</span>
+      </p>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Side name="Waits" event={event} title={title} />
+        {against && other ? (
+          <Side name="Stands" event={against} title={other} />
+        ) : (
+          <p className="text-soft">Nothing is recorded of this before.</p>
+        )}
+      </div>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="button min-h-11"
+          onClick={() => void log(`Withdrawn: ${title}`, [withdrawal(event.id)])}
+        >
+          {against ? 'What stands holds' : 'Withdraw it'}
+        </button>
+        {against && other && against.kind !== 'boxBuilt' && (
+          <button
+            type="button"
+            className="button min-h-11"
+            onClick={() => void log(`Withdrawn: ${other}`, [withdrawal(against.id)])}
+          >
+            What waits holds: withdraw the other
+          </button>
+        )}
+      </div>
+    </li>
+  );
+}
+
+function Side({ name, event, title }: { name: string; event: LogEvent; title: string }) {
+  return (
+    <div className="rounded border border-hairline p-2">
+      <p className="eyebrow mt-0">{name}</p>
+      <p>
+        <strong>{title}</strong>
+      </p>
+      <p className="text-sm text-soft">
+        {showDay(dayOf(event.occurredAt, event.zone))}, {event.person}
+      </p>
+      {event.note && <p className="text-sm [overflow-wrap:anywhere]">“{event.note}”</p>}
+    </div>
+  );
+}

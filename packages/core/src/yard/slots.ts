@@ -1,0 +1,40 @@
+import type { BoxState, Frame, Queen } from '@yellow-cell/contract';
+import type { Compartment } from '../box/model.ts';
+import type { Day } from '../calendar/days.ts';
+import type { StandingCompartment } from './compartments.ts';
+import type { YardState } from './state.ts';
+
+/** A place for a frame as it stands: with a frame that something is told of, without one, or with one of which nothing is. */
+export interface FrameSlot {
+  slot: string;
+  /** From x = 0, in its compartment. */
+  number: number;
+  is: 'told' | 'untold' | 'empty';
+  frame?: Frame;
+  /** The queen that was last seen here, and when. */
+  queen?: { queen: Queen; on: Day };
+}
+
+/** The places of one compartment, from x = 0. */
+export function slotsOf(
+  state: YardState,
+  box: BoxState,
+  room: Compartment,
+  { colony, queens }: StandingCompartment,
+): FrameSlot[] {
+  return room.frames.map(({ id: slot }, index): FrameSlot => {
+    const frame = [...state.frames.values()].find(({ at }) => at?.box === box.id && at.slot === slot);
+    const queen = queens.flatMap((each) => {
+      const last = each.sightings.at(-1);
+      return last?.slot === slot ? [{ queen: each, on: last.on }] : [];
+    })[0];
+    const empty = !colony || (box.emptySlots ?? []).includes(slot);
+    return {
+      slot,
+      number: index + 1,
+      is: frame ? 'told' : empty ? 'empty' : 'untold',
+      ...(frame ? { frame } : {}),
+      ...(queen ? { queen } : {}),
+    };
+  });
+}

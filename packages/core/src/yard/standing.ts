@@ -1,0 +1,27 @@
+import type { BoxStanding, LogEvent, Round, WeatherDay } from '@yellow-cell/contract';
+import type { YardState } from './state.ts';
+
+/** What boxes as they stand say, as the state that the fold goes on from; `story` holds what happened last in each. */
+export function stateOfStanding(
+  boxes: readonly BoxStanding[],
+  rounds: readonly Round[],
+  yard: string,
+  weather: readonly WeatherDay[],
+): YardState {
+  const recent = new Map<string, LogEvent>();
+  for (const each of boxes) for (const event of each.recent) recent.set(event.id, event);
+  return {
+    boxes: byId(boxes.map(({ box }) => box)),
+    colonies: byId(boxes.flatMap(({ colonies }) => colonies)),
+    attempts: byId(boxes.flatMap(({ attempts }) => attempts)),
+    queens: byId(boxes.flatMap(({ queens }) => queens)),
+    frames: byId(boxes.flatMap(({ frames }) => frames)),
+    rounds: byId(rounds),
+    weather: new Map([[yard, new Map(weather.map((day) => [day.date, day]))]]),
+    story: [...recent.values()].sort((a, b) => Date.parse(a.occurredAt) - Date.parse(b.occurredAt)),
+    toSettle: [],
+  };
+}
+
+const byId = <T extends { id: string }>(list: readonly T[]): Map<string, T> =>
+  new Map(list.map((each) => [each.id, each]));
