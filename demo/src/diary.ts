@@ -5,7 +5,6 @@ import { ZONE } from './yards.ts';
 
 export const BREEDER = 'Wilma Feldspat';
 const HELPER = 'Joss';
-const PHONE = 'yard-phone';
 
 /** Collects the entries of the demo as its people make them. */
 export interface Diary {
@@ -18,7 +17,7 @@ export interface Diary {
   entries(): Entry[];
 }
 
-export function newDiary(seed: Seed): Diary {
+export function newDiary(seed: Seed, device = 'yard-phone'): Diary {
   const written: Entry[] = [];
   return {
     write(kind, on, payload, { hour, note } = {}) {
@@ -29,7 +28,7 @@ export function newDiary(seed: Seed): Diary {
         occurredAt: instantOf(on, hour ?? quietHour(seed), seed.between(0, 59), ZONE),
         zone: ZONE,
         person: seed.chance(0.75) ? BREEDER : HELPER,
-        device: PHONE,
+        device,
         deviceSeq: written.length,
         payload,
         ...(note === undefined ? {} : { note }),

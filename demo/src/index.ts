@@ -43,7 +43,9 @@ export function createDemo(until: string): Demo {
   const places = plans.flatMap((plan) =>
     build(seed, diary, plan, designs, yards, `${year - 1}-04-0${seed.between(1, 8)}`),
   );
-  const care = { seed: seedFrom(SEED + 1), diary, marked: 0, frames: new Map<string, string>() };
+  const careSeed = seedFrom(SEED + 1);
+  const careDiary = newDiary(careSeed, 'hive-tool');
+  const care = { seed: careSeed, diary: careDiary, marked: 0, frames: new Map<string, string>() };
   const world: World = { seed, diary, weather, care };
   runSeason(world, places, year - 1);
   runSeason(world, places, year);
@@ -55,7 +57,9 @@ export function createDemo(until: string): Demo {
   return {
     yards: Object.values(yards),
     designs: Object.values(designs).map(({ saved }) => saved),
-    entries: diary.entries().filter(({ occurredAt }) => Date.parse(occurredAt) <= Date.parse(until)),
+    entries: [...diary.entries(), ...careDiary.entries()]
+      .filter(({ occurredAt }) => Date.parse(occurredAt) <= Date.parse(until))
+      .sort((a, b) => Date.parse(a.occurredAt) - Date.parse(b.occurredAt)),
   };
 }
 

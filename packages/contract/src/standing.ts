@@ -59,7 +59,7 @@ export interface Colony {
   strips?: { on: Day; product: string; outBy: Day };
   /** When strips last went in. */
   treatedOn?: Day;
-  strength?: { on: Day; seams: number };
+  strength?: { on: Day; seams: number; broodFrames?: number };
   /** When wild cells were last searched for, and how many there were. */
   searched?: { on: Day; found: number };
   troubles?: readonly { trouble: Trouble; on: Day }[];

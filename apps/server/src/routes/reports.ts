@@ -14,11 +14,15 @@ export const reportRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { c
       schema: {
         tags: ['ledger'],
         summary: 'Take rates with their intervals',
-        querystring: z.object({ by: TakesBy.default('design'), on: CalendarDate }),
+        querystring: z.object({
+          by: TakesBy.default('design'),
+          on: CalendarDate,
+          from: CalendarDate.optional(),
+        }),
         response: { 200: TakeReport },
       },
     },
-    ({ query: { by, on } }) => takeReport(context(), by, on),
+    ({ query: { by, on, from } }) => takeReport(context(), by, on, from),
   );
   app.get(
     '/years/:year',

@@ -2,6 +2,7 @@ import { CalendarDate, Found, Id, LogEvent, QueenStory, Standing, Unsettled } fr
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { boxStanding, queenStory, unsettled, yardDue, yardStanding } from '../services/standing.ts';
+import { yardPaper } from '../services/yardPaper.ts';
 import { seasonEvents } from '../store/events.ts';
 import { search } from '../store/search.ts';
 import type { RouteOptions } from './options.ts';
@@ -49,6 +50,29 @@ export const standingRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, {
     { schema: { tags, summary: 'One box as it stands', params, response: { 200: Standing } } },
     async ({ params: { id } }, reply) =>
       reply.type(JSON_TYPE).send((await boxStanding(context(), id)) as never),
+  );
+  app.get(
+    '/yards/:id/paper.pdf',
+    {
+      schema: {
+        tags,
+        summary: 'Box cards, the list of the day, or the plan, as PDF',
+        params,
+        querystring: z.object({
+          what: z.enum(['cards', 'day', 'plan']),
+          paper: z.enum(['A4', 'Letter']).default('A4'),
+          box: Id.optional(),
+        }),
+      },
+    },
+    async ({ params: { id }, query, protocol, headers }, reply) => {
+      const address = `${protocol}://${headers.host ?? 'localhost'}`;
+      const bytes = await yardPaper(context(), id, { ...query, address });
+      return reply
+        .type('application/pdf')
+        .header('content-disposition', `inline; filename="${query.what}.pdf"`)
+        .send(Buffer.from(bytes));
+    },
   );
   app.get(
     '/yards/:id/season',

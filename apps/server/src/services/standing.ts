@@ -49,7 +49,8 @@ export const boxStanding = (context: Context, box: string): Promise<string> =>
   });
 
 /** How far back weather and rounds bear on what is shown: the longest that an attempt may take, and some more. */
-const AROUND_D = 75;
+export const AROUND_D = 75;
+export const dayBefore = (day: string, days: number): string => plusDays(day, -days);
 
 async function textOf(
   { breeder, clock }: Context,
@@ -58,7 +59,7 @@ async function textOf(
   rows: readonly ShownRow[],
   next: string | null,
 ): Promise<string> {
-  const from = plusDays(clock.now().slice(0, 10), -AROUND_D);
+  const from = dayBefore(clock.now().slice(0, 10), AROUND_D);
   const designs = await designsOf(store, breeder, [...new Set(rows.map(({ design }) => design))]);
   const used = new Set(rows.map(({ design, version }) => `${design} ${version}`));
   const weather = yard === null ? [] : await weatherSince(store, yard, from);

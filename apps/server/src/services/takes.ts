@@ -4,9 +4,14 @@ import { countReasons, countTakes, type TakeCounts } from '../store/takes.ts';
 import type { Context } from './context.ts';
 
 /** Take rates as of a day, each with its interval and the counts behind it (handbook 1, take rate). */
-export async function takeReport(context: Context, by: TakesBy, on: string): Promise<TakeReport> {
+export async function takeReport(
+  context: Context,
+  by: TakesBy,
+  on: string,
+  from?: string,
+): Promise<TakeReport> {
   const { counts, reasons } = await context.within(async (store) => ({
-    counts: await countTakes(store, by, on),
+    counts: await countTakes(store, by, on, from),
     reasons: await countReasons(store, on),
   }));
   const total = (field: 'takes' | 'misses' | 'open') => counts.reduce((sum, group) => sum + group[field], 0);

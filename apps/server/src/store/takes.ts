@@ -23,8 +23,13 @@ const groupKey = {
   frames: { key: sql<string>`attempt.frames::text`, label: sql<string>`min(attempt.frames)::text` },
 } as const;
 
-/** Takes, misses and open attempts of each group, of all attempts given up to a day. */
-export async function countTakes(store: Store, by: TakesBy, on: string): Promise<TakeCounts[]> {
+/** Takes, misses and open attempts of each group, of all attempts given up to a day, from another on where one is given. */
+export async function countTakes(
+  store: Store,
+  by: TakesBy,
+  on: string,
+  from?: string,
+): Promise<TakeCounts[]> {
   const { key, label } = groupKey[by];
   return store
     .selectFrom('attempt_state as attempt')
@@ -42,6 +47,7 @@ export async function countTakes(store: Store, by: TakesBy, on: string): Promise
       sql<number>`(count(*) filter (where ${verdict(on)} = 'open'))::int`.as('open'),
     ])
     .where('given_on', '<=', on)
+    .$if(from !== undefined, (q) => q.where('given_on', '>=', from ?? ''))
     .groupBy(key)
     .orderBy(
       sql`min(${by === 'box' ? sql.ref('box.label_key') : by === 'frames' ? sql`lpad(attempt.frames::text, 4, '0')` : sql.ref('design.name')})`,

@@ -124,10 +124,11 @@ export const yearQuery = (year: string, yard: string) =>
     queryFn: ({ signal }) => getJson<YearRibbon>(`/years/${year}?yard=${yard}`, signal),
   });
 
-export const takesQuery = (by: TakesBy, on: string) =>
+export const takesQuery = (by: TakesBy, on: string, from?: string) =>
   queryOptions({
-    queryKey: ['takes', by, on],
-    queryFn: ({ signal }) => getJson<TakeReport>(`/takes?by=${by}&on=${on}`, signal),
+    queryKey: ['takes', by, on, from],
+    queryFn: ({ signal }) =>
+      getJson<TakeReport>(`/takes?by=${by}&on=${on}${from ? `&from=${from}` : ''}`, signal),
   });
 
 export const searchQuery = (find: string, limit = 5) =>

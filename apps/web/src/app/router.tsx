@@ -39,6 +39,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../yard/CardsScreen.tsx')).CardsScreen }),
           },
           {
+            path: 'yard/:yard/season',
+            lazy: async () => ({ Component: (await import('../yard/SeasonScreen.tsx')).SeasonScreen }),
+          },
+          {
             path: 'yard/:yard/frames',
             lazy: async () => ({ Component: (await import('../frames/FramesScreen.tsx')).FramesScreen }),
           },

@@ -18,6 +18,8 @@ export function CardsScreen() {
   return yard ? <Cards yard={yard} /> : <p className="p-6">There is no such yard.</p>;
 }
 
+const PAPERS = { cards: 'Cards (PDF)', day: 'List of the day (PDF)', plan: 'Plan (PDF)' } as const;
+
 function Cards({ yard }: { yard: Yard }) {
   const view = useYard(yard);
   const [params] = useSearchParams();
@@ -40,7 +42,18 @@ function Cards({ yard }: { yard: Yard }) {
             More boxes
           </button>
         )}
-        <button type="button" className="button button-main ml-auto" onClick={() => window.print()}>
+        <span className="ml-auto flex gap-4">
+          {(['cards', 'day', 'plan'] as const).map((what) => (
+            <a
+              key={what}
+              className="font-semibold underline"
+              href={`/api/yards/${yard.id}/paper.pdf?what=${what}${only && what === 'cards' ? `&box=${only}` : ''}`}
+            >
+              {PAPERS[what]}
+            </a>
+          ))}
+        </span>
+        <button type="button" className="button button-main" onClick={() => window.print()}>
           <Printer size={17} aria-hidden /> Print
         </button>
       </div>

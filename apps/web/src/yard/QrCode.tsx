@@ -1,15 +1,11 @@
-import QRCode from 'qrcode';
+import { QUIET_MODULES as QUIET, qrSquares } from '@yellow-cell/files/qr';
 import { useMemo } from 'react';
 
 /** A square code that opens an address on the phone that reads it; black on white in every theme. */
 export function QrCode({ text, size = 96 }: { text: string; size?: number }) {
   const { path, count } = useMemo(() => {
-    const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' });
-    const dark = Array.from({ length: modules.size ** 2 }, (_, at) => at).filter((at) => modules.data[at]);
-    return {
-      count: modules.size,
-      path: dark.map((at) => `M${at % modules.size} ${Math.floor(at / modules.size)}h1v1h-1z`).join(''),
-    };
+    const { count: modules, dark } = qrSquares(text);
+    return { count: modules, path: dark.map(({ x, y }) => `M${x} ${y}h1v1h-1z`).join('') };
   }, [text]);
   return (
     <svg
@@ -25,5 +21,3 @@ export function QrCode({ text, size = 96 }: { text: string; size?: number }) {
     </svg>
   );
 }
-/** Modules of white that a reader wants around the code. */
-const QUIET = 4;

@@ -146,6 +146,9 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
             Cards
           </Link>
         )}
+        <Link className="underline" to={`/yard/${yard.id}/season${date ? `?on=${date}` : ''}`}>
+          Season
+        </Link>
       </nav>
       <div role="group" aria-label="View" className="no-print ml-auto flex gap-1">
         {VIEWS.map(([each, name]) => (

@@ -51,7 +51,8 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string }
   patternScored: ({ pattern_pct }) => `Pattern ${pattern_pct} %`,
   failed: ({ reason }) => `Failed: ${failWords[reason]}`,
   combined: ({ intoBox }, names) => `Combined with ${labelOf(names, intoBox)}`,
-  strengthSeen: ({ seams }) => `${plural(seams, 'seam')} of bees`,
+  strengthSeen: ({ seams, broodFrames }) =>
+    `${plural(seams, 'seam')} of bees${broodFrames === undefined ? '' : `, ${plural(broodFrames, 'frame')} of brood`}`,
   wildCellsSearched: ({ found }) =>
     found === 0 ? 'Searched: no wild cells' : `${plural(found, 'wild cell')} found and torn down`,
   troubleSeen: ({ trouble, over }) => `${capital(troubleWords[trouble])} ${over ? 'over' : 'seen'}`,

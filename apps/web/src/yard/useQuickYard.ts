@@ -41,9 +41,10 @@ function quickBox({ designs }: YardView, { box, compartments, model }: BoxView):
     id: box.id,
     label: box.label,
     boards: drawn ? bodiesOf(drawn).flatMap(({ boards }) => boards.map(({ id }) => id)) : [],
-    compartments: compartments.map(({ name, colony, attempt, status }, index) => ({
+    compartments: compartments.map(({ name, colony, attempt, status, queens }, index) => ({
       name,
       colony: colony?.id,
+      queen: queens.length === 1 ? queens[0]?.id : undefined,
       attempt: attempt && status !== 'stocked' && status !== 'failed' ? attempt.id : undefined,
       entrances: model.compartments[index]?.entrances.map(({ id }) => id) ?? [],
     })),
@@ -65,6 +66,8 @@ function changeOf(act: QuickAct): BoxChange | undefined {
       return { kind: 'entrance', entrance: act.payload.entrance, state: act.payload.state };
     case 'cellGiven':
       return { kind: 'cell', colony: act.payload.colony };
+    case 'queenGiven':
+      return { kind: 'queen', colony: act.payload.colony, what: act.payload.what };
     default:
       return undefined;
   }

@@ -1,34 +1,17 @@
 import { useQuery, useSuspenseInfiniteQuery, useSuspenseQuery } from '@tanstack/react-query';
-import type {
-  BoxState,
-  DesignContent,
-  Entry,
-  LogEvent,
-  Standing,
-  Yard,
-  YardLog,
-} from '@yellow-cell/contract';
+import type { Entry, LogEvent, Standing, Yard, YardLog } from '@yellow-cell/contract';
 import {
-  type BoxModel,
-  boxFromAbove,
+  type BoxView,
+  boxViews,
+  type CompartmentView,
   type Constants,
   chronicle,
-  compartmentsOf,
   constantsWith,
   type Day,
-  type Drawing,
-  deriveBox,
-  designOf,
-  type Expectation,
-  expectationsOf,
-  firstExpectation,
   foldOn,
   type Known,
-  type StandingCompartment,
   stateOfStanding,
   subjectsOf,
-  type Urgency,
-  urgencyOn,
   type Weather,
   type YardState,
 } from '@yellow-cell/core';
@@ -47,20 +30,7 @@ import {
 } from '../app/queries.ts';
 import type { Parcel } from '../app/shelf.ts';
 
-export interface CompartmentView extends StandingCompartment {
-  expectations: readonly Expectation[];
-  first: Expectation | undefined;
-  urgency: Urgency | undefined;
-}
-
-export interface BoxView {
-  box: BoxState;
-  design: DesignContent;
-  designName: string;
-  drawing: Drawing;
-  model: BoxModel;
-  compartments: readonly CompartmentView[];
-}
+export type { BoxView, CompartmentView };
 
 export interface YardView {
   yard: Yard;
@@ -127,12 +97,8 @@ function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefi
   );
   const weather: Weather = state.weather.get(yard.id) ?? NO_WEATHER;
   const boxes = useMemo(
-    () =>
-      [...state.boxes.values()]
-        .filter(({ place, takenApartOn }) => place?.yard === yard.id && !takenApartOn)
-        .sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))
-        .flatMap((box) => viewOf(box, state, known, weather, constants, { on, today }) ?? []),
-    [state, known, weather, constants, on, today, yard.id],
+    () => boxViews(state, known, yard.id, constants, { on, today }),
+    [state, known, yard.id, constants, on, today],
   );
   return { yard, on, state, designs: known.designs, boxes, weather, constants, more };
 }
@@ -173,39 +139,3 @@ export const asEvent = (entry: Entry): LogEvent => ({
 });
 
 const NO_WEATHER: Weather = new Map();
-
-function viewOf(
-  box: BoxState,
-  state: YardState,
-  known: Known,
-  weather: Weather,
-  constants: Constants,
-  { on, today }: { on: Day; today: Day },
-): BoxView | undefined {
-  const design = designOf(known.designs, box);
-  if (!design) return undefined;
-  const compartments = compartmentsOf(state, known.designs, box).map((compartment): CompartmentView => {
-    const expectations = expectationsOf(compartment, box, weather, constants);
-    const first = firstExpectation(expectations, on, today);
-    return { ...compartment, expectations, first, urgency: first && urgencyOn(first, on, today) };
-  });
-  return {
-    box,
-    design,
-    designName: known.designs.get(box.design)?.name ?? '',
-    ...shapesOf(design),
-    compartments,
-  };
-}
-
-/** Drawings are the same for all boxes of a version, and do not change with the date. */
-const shapes = new WeakMap<DesignContent, { model: BoxModel; drawing: Drawing }>();
-function shapesOf(design: DesignContent): { model: BoxModel; drawing: Drawing } {
-  let found = shapes.get(design);
-  if (!found) {
-    const model = deriveBox(design);
-    found = { model, drawing: boxFromAbove(model) };
-    shapes.set(design, found);
-  }
-  return found;
-}

@@ -30,13 +30,14 @@ export const colonyEvents = {
   }),
   failed: z.strictObject({ ...ofAttempt, reason: FailReason }),
   combined: z.strictObject({ ...inColony, intoBox: Id, into: Id }),
-  /** How strong they are: seams of bees, seen from above. */
+  /** How strong they are: seams of bees, seen from above, and frames with brood where they were counted. */
   strengthSeen: z.strictObject({
     ...inColony,
     seams: z
       .number()
       .min(0, 'Seams cannot be below 0.')
       .max(40, 'More than 40 seams of bees are not in one compartment.'),
+    broodFrames: count('Frames of brood', 40).optional(),
   }),
   /** Wild cells searched for: how many were found and torn down. */
   wildCellsSearched: z.strictObject({ ...inColony, found: count('Wild cells', 200) }),

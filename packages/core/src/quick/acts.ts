@@ -1,18 +1,11 @@
 import type { FailReason } from '@yellow-cell/contract';
 import { failWords, fateWords, feedWords } from '../yard/statusWords.ts';
 import { act, ask, entry, type QuickAct, type QuickAnswer } from './answer.ts';
+import { careAct, KG_PER, weighAct } from './careActs.ts';
 import type { QuickBox, QuickCompartment, QuickContext } from './context.ts';
 import type { Read } from './readWords.ts';
 import type { Where } from './where.ts';
 import type { Meaning } from './words.ts';
-
-const KG_PER: Readonly<Record<string, number>> = {
-  kg: 1,
-  g: 0.001,
-  lb: 0.453592,
-  lbs: 0.453592,
-  oz: 0.0283495,
-};
 
 interface Given extends Where {
   box: QuickBox;
@@ -25,6 +18,7 @@ export function actsOf(read: Read, given: Given): QuickAnswer {
   const has = (is: Meaning['is']): boolean => read.meanings.some((meaning) => meaning.is === is);
   if ((has('pull') || has('set')) && (has('divider') || !has('strips')))
     return dividerAct(read, given, has('pull'));
+  if (has('weigh')) return weighAct(read, box);
   const { compartment } = given;
   if (!compartment) {
     if (read.note !== undefined && read.meanings.length === 0)
@@ -87,6 +81,8 @@ function beesAct(read: Read, given: Given, compartment: QuickCompartment, title:
   const wholes = (['failed', 'fed', 'strips', 'taken', 'combine'] as const).filter(has);
   if (wholes.length > 1) return ask(`Two things at once, ${wholes.join(' and ')}: say them one by one.`);
 
+  const care = careAct(read, { inColony, queen: compartment.queen, context, idFor, title });
+  if (care) return care;
   if (has('combine')) {
     if (!other?.colony || other === compartment)
       return ask(
@@ -150,13 +146,27 @@ function broodAct(
   if (has('pattern') && !share) return ask('A pattern of how many per cent?');
   if (share && !(share.value >= 0 && share.value <= 100)) return ask(`${share.value} is no share of 100.`);
   const eggs = has('eggs') ? [act('eggsSeen', of)] : [];
+  const { seams, broodFrames } = read;
+  if (has('seams') && seams === undefined && !share) return ask('How many seams of bees?');
+  if (broodFrames !== undefined && seams === undefined)
+    return ask(`${broodFrames} frames of brood, and how many seams of bees?`);
+  if (seams !== undefined && seams > 40) return ask(`${seams} seams of bees are not in one compartment.`);
+  const strength =
+    seams === undefined
+      ? []
+      : [act('strengthSeen', { ...inColony, seams, ...(broodFrames === undefined ? {} : { broodFrames }) })];
   const pattern =
     share && (has('pattern') || has('eggs') || share.unit !== '')
       ? [act('patternScored', { ...of, pattern_pct: share.value })]
       : [];
-  const acts = [...eggs, ...pattern];
+  const acts = [...eggs, ...pattern, ...strength];
   if (acts.length > 0) {
-    const words = [eggs.length > 0 ? 'eggs seen' : '', pattern.length > 0 ? `pattern ${share?.value} %` : '']
+    const words = [
+      eggs.length > 0 ? 'eggs seen' : '',
+      pattern.length > 0 ? `pattern ${share?.value} %` : '',
+      strength.length > 0 ? `${seams} ${seams === 1 ? 'seam' : 'seams'} of bees` : '',
+      broodFrames === undefined ? '' : `${broodFrames} ${broodFrames === 1 ? 'frame' : 'frames'} of brood`,
+    ]
       .filter(Boolean)
       .join(', ');
     return entry(title, words, acts, read.note);

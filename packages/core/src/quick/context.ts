@@ -18,5 +18,7 @@ export interface QuickCompartment {
   colony?: string | undefined;
   /** The attempt that is still going on. */
   attempt?: string | undefined;
+  /** Her id, where one queen is known to live there. */
+  queen?: string | undefined;
   entrances: readonly string[];
 }

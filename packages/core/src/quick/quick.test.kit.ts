@@ -18,7 +18,7 @@ export const yard: QuickContext = {
       id: 'b7',
       label: 'B7',
       boards: ['board-1', 'board-2'],
-      compartments: [comp('West', 'c1', 'a1'), comp('Middle', 'c2', 'a2'), comp('East')],
+      compartments: [{ ...comp('West', 'c1', 'a1'), queen: 'q1' }, comp('Middle', 'c2', 'a2'), comp('East')],
     },
     {
       id: 'b2',

@@ -61,6 +61,14 @@ const verbs: readonly Meaning['is'][] = [
   'set',
   'reason',
   'state',
+  'seams',
+  'queen',
+  'marked',
+  'wild',
+  'virgin',
+  'weigh',
+  'cover',
+  'trouble',
 ];
 const isVerb = (word: string): boolean =>
   meaningsOf(word.toLowerCase()).some(({ meaning }) => verbs.includes(meaning.is));

@@ -7,6 +7,9 @@ export interface Read {
   /** With the word as it was typed. */
   numbers: { value: number; unit: string; typed: string }[];
   feedRatio?: Feed;
+  /** Seams of bees, and frames of brood, where a number stands beside the word. */
+  seams?: number;
+  broodFrames?: number;
   note?: string;
   date?: string;
   /** Words that stand for themselves, like the name of a product. */
@@ -33,6 +36,12 @@ export function readWords(words: readonly string[]): Read | QuickAnswer {
     else if (number) {
       const unit = number[3] || (number[1] ? 'round' : unitIn(words[index + 1]));
       if (!number[3] && unitIn(words[index + 1])) index += 1;
+      const counts = number[1] || unit !== '' ? undefined : countedBy(words[index - 1], words[index + 1]);
+      const count = Number(number[2]?.replace(',', '.'));
+      if (counts === 'seams' || (counts === 'broodFrames' && count <= MOST_BROOD_FRAMES)) {
+        read[counts] = count;
+        continue;
+      }
       read.numbers.push({
         value: Number(number[2]?.replace(',', '.')),
         unit: number[1] ? 'round' : unit,
@@ -55,6 +64,20 @@ export function readWords(words: readonly string[]): Read | QuickAnswer {
   }
   return read;
 }
+
+/** “Brood 85” is a pattern, “brood 2” are frames: no compartment has more. */
+const MOST_BROOD_FRAMES = 12;
+/** What a bare number counts, by the word before it, or after it. */
+function countedBy(
+  before: string | undefined,
+  after: string | undefined,
+): 'seams' | 'broodFrames' | undefined {
+  const [one, other] = [before?.toLowerCase() ?? '', after?.toLowerCase() ?? ''];
+  if (BEES.includes(one) || SEAMS.includes(other)) return 'seams';
+  return one === 'brood' ? 'broodFrames' : undefined;
+}
+const SEAMS = ['seam', 'seams'];
+const BEES = ['bees', ...SEAMS];
 
 const UNITS = ['kg', 'g', 'lb', 'lbs', 'oz', '%', 'percent'];
 const unitIn = (word: string | undefined): string =>

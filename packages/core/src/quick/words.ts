@@ -1,4 +1,4 @@
-import type { EntranceState, FailReason, Feed, QueenFate } from '@yellow-cell/contract';
+import type { EntranceState, FailReason, Feed, QueenColour, QueenFate, Trouble } from '@yellow-cell/contract';
 
 /** The short hand of the quick line: each meaning with the words that say it, in lower case. */
 export type Meaning =
@@ -17,6 +17,18 @@ export type Meaning =
   | { is: 'set' }
   | { is: 'divider' }
   | { is: 'no' }
+  | { is: 'seams' }
+  | { is: 'queen' }
+  | { is: 'seen' }
+  | { is: 'marked' }
+  | { is: 'wild' }
+  | { is: 'virgin' }
+  | { is: 'weigh'; by: 'scale' | 'hand' }
+  | { is: 'cover' }
+  | { is: 'off' }
+  | { is: 'over' }
+  | { is: 'colour'; colour: QueenColour }
+  | { is: 'trouble'; trouble: Trouble }
   | { is: 'filler' }
   | { is: 'reason'; reason: FailReason }
   | { is: 'feed'; feed: Feed }
@@ -40,8 +52,29 @@ const entries: readonly (readonly [string, Meaning])[] = [
   ['set', { is: 'set' }],
   ['divider board follower', { is: 'divider' }],
   ['no not', { is: 'no' }],
+  ['bees seams seam', { is: 'seams' }],
+  ['queen', { is: 'queen' }],
+  ['seen', { is: 'seen' }],
+  ['marked', { is: 'marked' }],
+  ['wild', { is: 'wild' }],
+  ['virgin', { is: 'virgin' }],
+  ['weight weighed weighs', { is: 'weigh', by: 'scale' }],
+  ['hefted heft', { is: 'weigh', by: 'hand' }],
+  ['cover lid', { is: 'cover' }],
+  ['off', { is: 'off' }],
+  ['over gone', { is: 'over' }],
+  ['white', { is: 'colour', colour: 'white' }],
+  ['yellow', { is: 'colour', colour: 'yellow' }],
+  ['red', { is: 'colour', colour: 'red' }],
+  ['green', { is: 'colour', colour: 'green' }],
+  ['blue', { is: 'colour', colour: 'blue' }],
+  ['wasps wasp', { is: 'trouble', trouble: 'wasps' }],
+  ['robbing', { is: 'trouble', trouble: 'robbing' }],
+  ['beetles', { is: 'trouble', trouble: 'beetles' }],
+  ['chalk', { is: 'trouble', trouble: 'chalk' }],
+  ['mites', { is: 'trouble', trouble: 'mites' }],
   [
-    'layer the a an of with into in by to from given give seen queen entrance disc was is and at her',
+    'layer the a an of with into in by to from given give entrance disc was is and at her on',
     { is: 'filler' },
   ],
   ['robbed', { is: 'reason', reason: 'robbed' }],

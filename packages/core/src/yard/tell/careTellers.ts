@@ -1,5 +1,5 @@
 import type { Day } from '../../calendar/days.ts';
-import { ofColony, standingBox, type Tellers, without } from './telling.ts';
+import { ofColony, present, standingBox, type Tellers, without } from './telling.ts';
 
 type CareKind =
   | 'strengthSeen'
@@ -19,7 +19,10 @@ type CareKind =
 
 /** Care and observations that change no status. */
 export const careTellers: Tellers<CareKind> = {
-  strengthSeen: ofColony((colony, { seams }, on) => ({ ...colony, strength: { on, seams } })),
+  strengthSeen: ofColony((colony, { seams, broodFrames }, on) => ({
+    ...colony,
+    strength: { on, seams, ...present({ broodFrames }) },
+  })),
 
   wildCellsSearched: ofColony((colony, { found }, on) => ({ ...colony, searched: { on, found } })),
 

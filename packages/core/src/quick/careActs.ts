@@ -1,0 +1,124 @@
+import { troubleWords } from '../yard/statusWords.ts';
+import { act, ask, entry, type QuickAct, type QuickAnswer } from './answer.ts';
+import type { QuickBox, QuickContext } from './context.ts';
+import type { Read } from './readWords.ts';
+import type { Meaning } from './words.ts';
+
+export const KG_PER: Readonly<Record<string, number>> = {
+  kg: 1,
+  g: 0.001,
+  lb: 0.453592,
+  lbs: 0.453592,
+  oz: 0.0283495,
+};
+
+/** What a box weighs, on a scale or by hand; it needs no compartment. */
+export function weighAct({ numbers, note, meanings }: Read, box: QuickBox): QuickAnswer {
+  const amount = numbers.find(({ unit }) => unit in KG_PER);
+  const bare = numbers[0];
+  if (!amount)
+    return bare
+      ? ask(
+          `${bare.value} of which: kg or lb?`,
+          ['kg', 'lb'].map((unit) => `${bare.value} ${unit}`),
+          bare.typed,
+        )
+      : ask('How heavy is it?');
+  const weight_kg = Number((amount.value * (KG_PER[amount.unit] ?? 1)).toFixed(3));
+  if (!(weight_kg > 0 && weight_kg <= 300))
+    return ask(`No box of ${amount.value} ${amount.unit} is weighed.`);
+  const felt = meanings.some((meaning) => meaning.is === 'weigh' && meaning.by === 'hand');
+  return entry(
+    box.label,
+    `${felt ? 'hefted at about' : 'weighed'} ${weight_kg} kg`,
+    [act('weighed', { box: box.id, weight_kg, felt })],
+    note,
+  );
+}
+
+interface Cared {
+  inColony: { box: string; colony: string };
+  queen: string | undefined;
+  context: QuickContext;
+  idFor: () => string;
+  title: string;
+}
+
+/** What is seen and done of care in a compartment, or undefined where the line says none of it. */
+export function careAct(
+  read: Read,
+  { inColony, queen, context, idFor, title }: Cared,
+): QuickAnswer | undefined {
+  const has = (is: Meaning['is']): boolean => read.meanings.some((meaning) => meaning.is === is);
+  const find = <Is extends Meaning['is']>(is: Is) =>
+    read.meanings.find((meaning): meaning is Extract<Meaning, { is: Is }> => meaning.is === is);
+  const keep = (words: string, ...acts: QuickAct[]): QuickAnswer => entry(title, words, acts, read.note);
+
+  if (has('wild')) {
+    const count = read.numbers[0]?.value ?? (has('no') ? 0 : undefined);
+    if (count === undefined) return ask('How many wild cells? 0 where none was found.');
+    return keep(
+      count === 0 ? 'searched, no wild cells' : `${count} wild ${count === 1 ? 'cell' : 'cells'} torn down`,
+      act('wildCellsSearched', { ...inColony, found: count }),
+    );
+  }
+  const trouble = find('trouble')?.trouble;
+  if (trouble) {
+    const over = has('over') || has('no');
+    return keep(
+      `${troubleWords[trouble]} ${over ? 'over' : 'seen'}`,
+      act('troubleSeen', { ...inColony, trouble, over }),
+    );
+  }
+  if (has('cover')) {
+    const on = !has('off');
+    return keep(`cover ${on ? 'on' : 'off'}`, act('coverSet', { ...inColony, on }));
+  }
+  if (has('virgin') && !has('reason') && !has('failed')) {
+    const number = read.numbers.find(({ unit }) => unit === 'round' || unit === '');
+    const round = context.rounds.find((each) => each.number === number?.value);
+    if (number && !round)
+      return ask(
+        `There is no round ${number.value}.`,
+        context.rounds.map((each) => String(each.number)),
+        number.typed,
+      );
+    return keep(
+      `virgin given${round ? ` of round ${round.number}` : ''}`,
+      act('queenGiven', {
+        ...inColony,
+        queen: idFor(),
+        what: 'virgin',
+        caged: true,
+        ...(round ? { round: round.id } : {}),
+      }),
+    );
+  }
+  return queenAct(read, inColony, queen, has, find('colour')?.colour, keep);
+}
+
+const DONE: readonly Meaning['is'][] = ['taken', 'fate', 'eggs', 'failed', 'reason', 'combine', 'cell'];
+
+function queenAct(
+  read: Read,
+  inColony: { box: string; colony: string },
+  queen: string | undefined,
+  has: (is: Meaning['is']) => boolean,
+  colour: Extract<Meaning, { is: 'colour' }>['colour'] | undefined,
+  keep: (words: string, ...acts: QuickAct[]) => QuickAnswer,
+): QuickAnswer | undefined {
+  if (has('marked') || colour) {
+    if (!queen) return ask('No queen is known there as a person yet; give her a record first.');
+    if (!colour) return ask('Which colour was she marked?', ['white', 'yellow', 'red', 'green', 'blue']);
+    const number = read.numbers.find(({ unit }) => unit === '')?.typed;
+    return keep(
+      `queen marked ${colour}${number ? ` ${number}` : ''}`,
+      act('queenMarked', { ...inColony, queen, colour, clipped: false, ...(number ? { number } : {}) }),
+    );
+  }
+  if (!has('queen') || DONE.some(has)) return undefined;
+  if (has('no')) return keep('queen looked for, not seen', act('queenSeen', { ...inColony, seen: false }));
+  if (has('seen'))
+    return keep('queen seen', act('queenSeen', { ...inColony, seen: true, ...(queen ? { queen } : {}) }));
+  return ask('The queen: seen, not seen, or taken?', ['seen', 'not seen', 'taken']);
+}

@@ -1,0 +1,67 @@
+import type { BoxState, DesignContent } from '@yellow-cell/contract';
+import { type BoxModel, deriveBox } from '../box/model.ts';
+import type { Day } from '../calendar/days.ts';
+import type { Constants } from '../constants/registry.ts';
+import { boxFromAbove } from '../drawing/fromAbove.ts';
+import type { Drawing } from '../drawing/shapes.ts';
+import { compartmentsOf, designOf, type StandingCompartment } from './compartments.ts';
+import type { Expectation, Weather } from './due/expectation.ts';
+import { expectationsOf } from './due/rules.ts';
+import { firstExpectation, type Urgency, urgencyOn } from './due/urgency.ts';
+import type { Known, YardState } from './state.ts';
+
+/** A compartment with what is expected of it, and the one thing to name first. */
+export interface CompartmentView extends StandingCompartment {
+  expectations: readonly Expectation[];
+  first: Expectation | undefined;
+  urgency: Urgency | undefined;
+}
+
+/** A box as it stands on a day: what screens, cards and lists show of it. */
+export interface BoxView {
+  box: BoxState;
+  design: DesignContent;
+  designName: string;
+  drawing: Drawing;
+  model: BoxModel;
+  compartments: readonly CompartmentView[];
+}
+
+/** The boxes that stand in a yard on a day, in the order of their labels. */
+export function boxViews(
+  state: YardState,
+  known: Known,
+  yard: string,
+  constants: Constants,
+  { on, today }: { on: Day; today: Day },
+): BoxView[] {
+  const weather: Weather = state.weather.get(yard) ?? new Map();
+  return [...state.boxes.values()]
+    .filter(({ place, takenApartOn }) => place?.yard === yard && !takenApartOn)
+    .sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))
+    .flatMap((box): BoxView[] => {
+      const design = designOf(known.designs, box);
+      if (!design) return [];
+      const compartments = compartmentsOf(state, known.designs, box).map((compartment): CompartmentView => {
+        const expectations = expectationsOf(compartment, box, weather, constants);
+        const first = firstExpectation(expectations, on, today);
+        return { ...compartment, expectations, first, urgency: first && urgencyOn(first, on, today) };
+      });
+      const designName = known.designs.get(box.design)?.name ?? '';
+      return [{ box, design, designName, ...shapesOf(design), compartments }];
+    });
+}
+
+export const isDue = ({ urgency }: CompartmentView): boolean => urgency === 'due' || urgency === 'overdue';
+
+/** Drawings are the same for all boxes of a version, and do not change with the date. */
+const shapes = new WeakMap<DesignContent, { model: BoxModel; drawing: Drawing }>();
+function shapesOf(design: DesignContent): { model: BoxModel; drawing: Drawing } {
+  let found = shapes.get(design);
+  if (!found) {
+    const model = deriveBox(design);
+    found = { model, drawing: boxFromAbove(model) };
+    shapes.set(design, found);
+  }
+  return found;
+}
