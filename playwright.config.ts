@@ -16,6 +16,8 @@ export default defineConfig({
     baseURL: E2E_URL,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    // Tests that need the application without a network allow it for themselves.
+    serviceWorkers: 'block',
     timezoneId: 'Europe/Vienna',
     launchOptions: { executablePath: chromiumPath, args: chromiumFlags },
     actionTimeout: 8_000,

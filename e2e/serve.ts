@@ -2,11 +2,12 @@ import { createServer } from 'node:http';
 import { setStage } from '../tools/stage.ts';
 import { CONTROL_PORT, E2E_PORT } from './address.ts';
 
-/** The application on the demo, with a door through which a test stops and starts its database. */
+/** The application on the demo, with a door through which a test stops and starts its database or its server. */
 const stage = await setStage({ port: E2E_PORT });
-const control = createServer((request, response) => {
+const control = createServer(async (request, response) => {
   if (request.url === '/stop-database') stage.cluster.stop();
   if (request.url === '/start-database') stage.cluster.restart();
+  if (request.url === '/restart-server') await stage.restart();
   response.end('done');
 }).listen(CONTROL_PORT, '127.0.0.1');
 

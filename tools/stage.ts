@@ -7,6 +7,8 @@ import { startServer, stopServer } from './server.ts';
 export interface Stage {
   url: string;
   cluster: Cluster;
+  /** Stops the server as a crash would, and starts it again at the same place. */
+  restart(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -16,18 +18,24 @@ const HOST = '127.0.0.1';
 export async function setStage({ port }: { port?: number } = {}): Promise<Stage> {
   const cluster = await temporaryCluster();
   const at = port ?? (await freePort());
-  const server = await startServer({
-    databaseUrl: cluster.url,
-    host: HOST,
-    port: at,
-    webDir,
-    today: STAGE_DAY,
-    command: [process.execPath, serverFile],
-    logLevel: 'error',
-  });
+  const start = () =>
+    startServer({
+      databaseUrl: cluster.url,
+      host: HOST,
+      port: at,
+      webDir,
+      today: STAGE_DAY,
+      command: [process.execPath, serverFile],
+      logLevel: 'error',
+    });
+  let server = await start();
   return {
     url: `http://${HOST}:${at}`,
     cluster,
+    async restart() {
+      await stopServer(server);
+      server = await start();
+    },
     async close() {
       await stopServer(server);
       cluster.close();

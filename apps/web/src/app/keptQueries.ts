@@ -18,7 +18,10 @@ export async function restoreQueries(): Promise<void> {
     readSnapshot<{ shape: string; state: DehydratedState }>('queries'),
     new Promise<undefined>((done) => setTimeout(() => done(undefined), WAIT_MS)),
   ]);
-  if (kept?.shape === SHAPE) hydrate(queries, kept.state);
+  if (kept?.shape !== SHAPE) return;
+  hydrate(queries, kept.state);
+  // Shown at once, and asked for anew as soon as it is wanted.
+  await queries.invalidateQueries({ refetchType: 'none' });
 }
 
 /** Keeps what comes in, a moment after the last of it. */

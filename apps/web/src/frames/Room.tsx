@@ -94,11 +94,17 @@ function Strip({ view, boxView, compartment, slot }: Omit<RoomProps, 'slots'> & 
         </span>
         {slot.is !== 'empty' && compartment.colony && (
           <span className="flex shrink-0 gap-1">
-            <button type="button" className="button min-h-11 px-2" onClick={() => setOpen('audit')}>
-              Look<span className="sr-only"> through {name}</span>
+            <button
+              type="button"
+              aria-label={`Look through ${name}`}
+              className="button min-h-11 px-2"
+              onClick={() => setOpen('audit')}
+            >
+              Look
             </button>
             <button
               type="button"
+              aria-label={`Turn ${name} round`}
               className="button hidden min-h-11 px-2 font-normal sm:inline-flex"
               onClick={() =>
                 void log(`${name} turned round`, [
@@ -106,10 +112,15 @@ function Strip({ view, boxView, compartment, slot }: Omit<RoomProps, 'slots'> & 
                 ])
               }
             >
-              Turn<span className="sr-only"> {name} round</span>
+              Turn
             </button>
-            <button type="button" className="button min-h-11 px-2 font-normal" onClick={() => setOpen('out')}>
-              Out<span className="sr-only">: {name}</span>
+            <button
+              type="button"
+              aria-label={`Out: ${name}`}
+              className="button min-h-11 px-2 font-normal"
+              onClick={() => setOpen('out')}
+            >
+              Out
             </button>
           </span>
         )}

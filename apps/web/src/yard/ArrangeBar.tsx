@@ -36,6 +36,7 @@ export function ArrangeBar({ view, arrange }: { view: YardView; arrange: Arrange
       <label className="flex items-center gap-1.5">
         stands on
         <select
+          aria-label={`${taken.box.label} stands on`}
           className="field w-auto py-0.5"
           value={taken.box.onto ?? ''}
           onChange={({ target }) => stack(target.value || null)}

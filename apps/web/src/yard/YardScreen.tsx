@@ -126,7 +126,7 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
           ? ` · ${today.max_C.toFixed(0)} °C, ${today.wind_ms.toFixed(0)} m/s, ${today.flying_h.toFixed(1)} h of flying weather`
           : ''}
       </p>
-      <nav aria-label="Yards" className="no-print flex gap-3 text-sm">
+      <nav aria-label="Yards" className="no-print flex flex-wrap gap-x-3 text-sm">
         {yards
           .filter(({ id }) => id !== yard.id)
           .map(({ id, name }) => (
@@ -146,6 +146,9 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
             Cards
           </Link>
         )}
+        <Link className="underline lg:hidden" to={`/yard/${yard.id}?build=`}>
+          Build a box
+        </Link>
         <Link className="underline" to={`/yard/${yard.id}/season${date ? `?on=${date}` : ''}`}>
           Season
         </Link>

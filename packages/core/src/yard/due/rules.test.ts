@@ -1,0 +1,132 @@
+import type { DueKind, LogEvent } from '@yellow-cell/contract';
+import { DueKind as Kinds } from '@yellow-cell/contract';
+import { describe, expect, it } from 'vitest';
+import { plusDays } from '../../calendar/days.ts';
+import { constantsWith, registry } from '../../constants/registry.ts';
+import { switchOf } from '../../constants/switches.ts';
+import { fold } from '../fold.ts';
+import { begun, known, OF, told, weatherOf, workOf } from '../story.test.kit.ts';
+import type { Weather } from './expectation.ts';
+import { rules } from './rules.ts';
+
+const CELL = '2026-05-10';
+const day = (count: number) => plusDays(CELL, count);
+const IN = { box: 'box-1', colony: 'colony-1' };
+const weather = (from: number, hours: readonly number[], max_C?: number): Weather =>
+  new Map(
+    weatherOf(day(from), hours).map((each) => [each.date, max_C === undefined ? each : { ...each, max_C }]),
+  );
+const raised = (events: readonly LogEvent[], kind: DueKind, on?: Weather) =>
+  workOf(fold(known, [...begun(CELL), ...events]), 'colony-1', on).find((each) => each.kind === kind);
+
+describe('rules that raise work', () => {
+  it('are one for each kind of work, each with reason, source and figures that exist', () => {
+    expect(rules.map(({ kind }) => kind).sort()).toEqual([...Kinds.options].sort());
+    for (const { why, source, figures } of rules) {
+      expect(why.length).toBeGreaterThan(20);
+      expect(source).toMatch(/^Handbook \d+, |^Our estimate/);
+      for (const figure of figures) expect(figure in registry).toBe(true);
+    }
+  });
+
+  it('each can be off', () => {
+    const state = fold(known, begun(CELL));
+    expect(workOf(state, 'colony-1').map(({ kind }) => kind)).toContain('checkOpening');
+    const off = constantsWith({ [switchOf('checkOpening')]: 0 });
+    expect(workOf(state, 'colony-1', new Map(), off).map(({ kind }) => kind)).not.toContain('checkOpening');
+  });
+
+  it('a small colony is fed after three days without flying weather in a row, and no more once it was', () => {
+    expect(raised([], 'feedWeak', weather(5, [3, 0, 0]))).toBeUndefined();
+    expect(raised([], 'feedWeak', weather(5, [3, 0, 0, 0]))).toMatchObject({ from: day(8) });
+    expect(raised([], 'feedWeak', weather(5, [0, 0, 0, 3]))).toBeUndefined();
+    const fed = told('fed', day(7), { ...IN, feed: 'syrup11', amount_kg: 0.4 });
+    expect(raised([fed], 'feedWeak', weather(5, [3, 0, 0, 0]))).toBeUndefined();
+  });
+
+  it('crowded and weak follow the seams, and end where frames went', () => {
+    const seams = (count: number) => told('strengthSeen', day(20), { ...IN, seams: count });
+    expect(raised([seams(3)], 'crowded')).toMatchObject({ from: day(20) });
+    expect(raised([seams(2.5)], 'crowded')).toBeUndefined();
+    expect(raised([seams(1)], 'weak')).toBeDefined();
+    expect(raised([seams(1.5)], 'weak')).toBeUndefined();
+  });
+
+  it('a cover left off, an outing, a suspicion and a trouble are asked for until they are over', () => {
+    const pairs = [
+      [
+        'coverOn',
+        told('coverSet', day(5), { ...IN, on: false }),
+        told('coverSet', day(5), { ...IN, on: true }, { hour: 12 }),
+      ],
+      [
+        'outingBack',
+        told('outingLeft', day(5), { ...IN, place: 'School', backBy: `${day(5)}T15:00:00Z` }),
+        told('outingReturned', day(5), IN, { hour: 16 }),
+      ],
+      [
+        'settleSuspicion',
+        told('suspected', day(5), { ...IN, suspicion: 's', what: 'A drone layer?' }),
+        told('suspicionSettled', day(6), { ...IN, suspicion: 's', confirmed: false }),
+      ],
+      [
+        'seeTrouble',
+        told('troubleSeen', day(5), { ...IN, trouble: 'wasps', over: false }),
+        told('troubleSeen', day(7), { ...IN, trouble: 'wasps', over: true }),
+      ],
+    ] as const;
+    for (const [kind, begin, end] of pairs) {
+      expect(raised([begin], kind), kind).toBeDefined();
+      expect(raised([begin, end], kind), kind).toBeUndefined();
+    }
+  });
+
+  it('a bank is reloaded every week, a donor’s comb changed every four days, from when the role began', () => {
+    const role = (name: 'bank' | 'holding') => told('roleSet', day(1), { box: 'box-1', role: name });
+    expect(raised([role('bank')], 'reloadBank')).toMatchObject({ expected: day(8) });
+    expect(raised([role('holding')], 'donorComb')).toMatchObject({ from: day(5) });
+    expect(raised([role('holding')], 'reloadBank')).toBeUndefined();
+  });
+
+  it('the cavity is reduced by the yard’s own weather, not by a date', () => {
+    const small = told('strengthSeen', day(20), { ...IN, seams: 1 });
+    const cool = weather(10, new Array(20).fill(0), 11);
+    expect(raised([small], 'reduce', cool)).toMatchObject({ from: day(29) });
+    expect(raised([small], 'reduce', weather(10, new Array(20).fill(3), 22))).toBeUndefined();
+    expect(raised([told('strengthSeen', day(20), { ...IN, seams: 2 })], 'reduce', cool)).toBeUndefined();
+  });
+
+  it('wild cells are searched for once, and again a week after combining', () => {
+    const searched = (count: number) => told('wildCellsSearched', day(count), { ...IN, found: 0 });
+    const open = told(
+      'stocked',
+      day(-1),
+      {
+        ...IN,
+        bays: fold(known, begun(CELL)).colonies.get('colony-1')?.bays as string[],
+        frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+        shakes: 1,
+        openBrood: true,
+      },
+      { hour: 10 },
+    );
+    const kinds = (events: readonly LogEvent[]) =>
+      workOf(fold(known, [...begun(CELL).slice(0, 4), open, ...events]), 'colony-1').map(({ kind }) => kind);
+    expect(kinds([])).toContain('searchWildCells');
+    expect(kinds([searched(6)])).not.toContain('searchWildCells');
+    expect(kinds([searched(1)])).toContain('searchWildCells');
+  });
+
+  it('an untreated colony is marked after a season, and never named before', () => {
+    const work = raised([], 'treat');
+    expect(work).toMatchObject({ from: plusDays(day(-1), 180), quiet: true });
+    const strips = told('stripsPut', day(20), { ...IN, product: 'S', outBy: day(60) });
+    expect(raised([strips], 'treat')).toMatchObject({ from: day(200) });
+  });
+
+  it('a caged queen is looked after in a day to four', () => {
+    const taken = told('failed', day(4), { ...OF, reason: 'cellNotOpened' });
+    const given = told('queenGiven', day(5), { ...IN, queen: 'm', what: 'mated', caged: true });
+    expect(raised([taken, given], 'checkIntroduction')).toMatchObject({ from: day(6), to: day(9) });
+  });
+});
