@@ -16,6 +16,9 @@ const EVENTS_EACH = LARGE.events / LARGE.boxes;
 const LAST_AT = '2026-05-30T18:00:00Z';
 const BOXES_AT_ONCE = 250;
 
+interface Told {
+  colonies: { id: string; ended?: unknown }[];
+}
 interface Model {
   box_id: string;
   yard_id: string;
@@ -46,10 +49,11 @@ export async function fillLargeYard(stage: Stage): Promise<LargeYard> {
       ]);
     await fillAround(admin, yard, model.box_id);
     await fillLog(admin, yard);
-    await admin.query('analyze');
+    // Else the database tidies up after the filling while it is measured.
+    await admin.query('vacuum analyze');
+    await admin.query('checkpoint');
     const [first] = boxes;
-    const told = JSON.parse(first?.told ?? '{}') as { colonies: { id: string; ended?: unknown }[] };
-    const living = told.colonies.find(({ ended }) => !ended);
+    const living = first?.told.colonies.find(({ ended }) => !ended);
     return { yard, box: first?.box_id ?? '', colony: living?.id ?? '' };
   } finally {
     await admin.end();
@@ -93,8 +97,8 @@ function boxLike(model: Model, yard: string, n: number) {
     stand: String(n),
     built_on: '2022-04-01',
     taken_apart_on: null,
-    told: renamed(model.told),
-    shown: renamed(model.shown),
+    told: JSON.parse(renamed(model.told)) as Told,
+    shown: JSON.parse(renamed(model.shown)) as object,
     last_at: LAST_AT,
   };
 }
@@ -128,13 +132,13 @@ async function fillLog(admin: pg.Client, yard: string): Promise<void> {
     [yard, EVENTS_EACH],
   );
   await admin.query(
-    `insert into event select $1, id, 'fed', 1, at, 'Europe/Vienna', at, 'Wilma Feldspat', 'large', n, null, null,
+    `insert into event select $1::uuid, id, 'fed', 1, at, 'Europe/Vienna', at, 'Wilma Feldspat', 'large', n, null, null,
        json_build_object('box', box_id, 'colony', colony, 'feed', 'syrup11', 'amount_kg', 0.5)
      from story`,
     [DEMO_BREEDER],
   );
   await admin.query(
-    `insert into event_subject select $1, box_id, id, 'box' from story union all select $1, colony, id, 'colony' from story`,
+    `insert into event_subject select $1::uuid, box_id, id, 'box' from story union all select $1::uuid, colony, id, 'colony' from story`,
     [DEMO_BREEDER],
   );
   await admin.query('alter table event enable trigger append_only');

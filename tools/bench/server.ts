@@ -8,11 +8,15 @@ import {
   shownDueQuery,
   shownPageQuery,
 } from '@yellow-cell/server';
-import type { CompiledQuery } from 'kysely';
 import pg from 'pg';
 import type { Stage } from '../stage.ts';
 import { type Figure, medianMs } from './figure.ts';
 import { fillLargeYard, LARGE } from './largeYard.ts';
+
+interface CompiledQuery {
+  sql: string;
+  parameters: readonly unknown[];
+}
 
 const REQUESTS = 100;
 const MOST_RATIO = 1.5;
@@ -20,7 +24,7 @@ const MOST_MORE_MS = 5;
 const MOST_MS = 150;
 const APPEND_MS = 15;
 const TODAY = '2026-05-31';
-const MAP_PAGE = 100;
+const MAP_PAGE = 50;
 const DUE_PAGE = 60;
 
 /** Reading a large yard over HTTP, each against its own SQL sent straight through pg; and one append to a long story. */
@@ -60,7 +64,11 @@ export async function serverFigures(stage: Stage): Promise<Figure[]> {
   };
   const figures = [
     await read('GET of the yard list', `/yards/${yard}/boxes`, compiled.list),
-    await read('GET of the yard map, 100 boxes', `/yards/${yard}/standing?limit=${MAP_PAGE}`, compiled.map),
+    await read(
+      'GET of the yard map, a page of 50',
+      `/yards/${yard}/standing?limit=${MAP_PAGE}`,
+      compiled.map,
+    ),
     await read('GET of today', `/yards/${yard}/due?on=${TODAY}`, compiled.today),
     await read('GET of one box', `/boxes/${box}`, compiled.box),
     await appendFigure(stage, agent, box, colony),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { EntranceState } from './compute.ts';
 import type { Design } from './design.ts';
-import type { LogEvent } from './event/entry.ts';
+import type { Entry, LogEvent } from './event/entry.ts';
 import type { CombSide, FramePlace, FramePurpose } from './event/frameEvents.ts';
 import type { QueenColour } from './event/queenEvents.ts';
 import type { WeatherDay } from './event/seasonEvents.ts';
@@ -143,18 +143,22 @@ export interface BoxStanding {
   attempts: readonly Attempt[];
   queens: readonly Queen[];
   frames: readonly Frame[];
-  /** What happened last, newest last. */
-  recent: readonly LogEvent[];
+  /** What happened last, newest last; what such an entry is about follows from what it says. */
+  recent: readonly Entry[];
 }
 
-/** A page of boxes as they stand, and what is needed to show and to go on telling their story. */
+/** A page of boxes as they stand. */
 export interface Standing {
   boxes: readonly BoxStanding[];
+  next: string | null;
+}
+/** What is needed beside the boxes of a yard to show them, and to go on telling their story. */
+export interface Around {
   designs: readonly Design[];
   rounds: readonly Round[];
   weather: readonly WeatherDay[];
-  next: string | null;
 }
+export const Around = z.custom<Around>();
 /** Output only: it is written by the same program that reads it, as text that was stored so. */
 export const Standing = z.custom<Standing>();
 

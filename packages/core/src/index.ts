@@ -150,7 +150,7 @@ export { type Equalising, equalisings } from './yard/equalise.ts';
 export { chronicle, fold, foldChronicle, foldOn } from './yard/fold.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
 export { type FrameSlot, slotsOf } from './yard/slots.ts';
-export { stateOfStanding } from './yard/standing.ts';
+export { asEvent, stateOfStanding } from './yard/standing.ts';
 export type { Designs, Known, YardState } from './yard/state.ts';
 export {
   combWords,

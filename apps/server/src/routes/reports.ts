@@ -36,7 +36,7 @@ export const reportRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { c
       },
     },
     ({ params: { year }, query: { yard } }) =>
-      context().within(async (store) => {
+      context().reading(async (store) => {
         const place = await findYard(store, yard);
         if (!place) throw new NotFound('There is no such yard.');
         const { latitude_deg, longitude_deg } = place;

@@ -1,7 +1,23 @@
-import { CalendarDate, Found, Id, LogEvent, QueenStory, Standing, Unsettled } from '@yellow-cell/contract';
+import {
+  Around,
+  CalendarDate,
+  Found,
+  Id,
+  LogEvent,
+  QueenStory,
+  Standing,
+  Unsettled,
+} from '@yellow-cell/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { boxStanding, queenStory, unsettled, yardDue, yardStanding } from '../services/standing.ts';
+import {
+  boxStanding,
+  queenStory,
+  unsettled,
+  yardAround,
+  yardDue,
+  yardStanding,
+} from '../services/standing.ts';
 import { yardPaper } from '../services/yardPaper.ts';
 import { seasonEvents } from '../store/events.ts';
 import { search } from '../store/search.ts';
@@ -46,6 +62,19 @@ export const standingRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, {
       reply.type(JSON_TYPE).send((await yardDue(context(), id, on, limit)) as never),
   );
   app.get(
+    '/yards/:id/around',
+    {
+      schema: {
+        tags,
+        summary: 'What is needed beside the boxes of a yard: designs, weather, rounds',
+        params,
+        response: { 200: Around },
+      },
+    },
+    async ({ params: { id } }, reply) =>
+      reply.type(JSON_TYPE).send((await yardAround(context(), id)) as never),
+  );
+  app.get(
     '/boxes/:id',
     { schema: { tags, summary: 'One box as it stands', params, response: { 200: Standing } } },
     async ({ params: { id } }, reply) =>
@@ -84,7 +113,7 @@ export const standingRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, {
         response: { 200: z.array(LogEvent) },
       },
     },
-    ({ params: { id } }) => context().within((store) => seasonEvents(store, id)),
+    ({ params: { id } }) => context().reading((store) => seasonEvents(store, id)),
   );
   app.get(
     '/to-settle',
@@ -122,6 +151,6 @@ export const standingRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, {
         response: { 200: z.array(Found) },
       },
     },
-    ({ query: { find, limit } }) => context().within((store) => search(store, find, limit)),
+    ({ query: { find, limit } }) => context().reading((store) => search(store, find, limit)),
   );
 };

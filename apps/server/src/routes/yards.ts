@@ -12,7 +12,7 @@ const tags = ['yards'];
 const params = z.object({ id: Id });
 export const yardRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { context }) => {
   app.get('/yards', { schema: { tags, summary: 'All yards', response: { 200: z.array(Yard) } } }, () =>
-    context().within(listYards),
+    context().reading(listYards),
   );
   app.post(
     '/yards',
@@ -38,7 +38,7 @@ export const yardRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { con
       },
     },
     ({ params: { id }, query }) =>
-      context().within((store) => boxPage(store, { yard: id, ...pageOf(query) })),
+      context().reading((store) => boxPage(store, { yard: id, ...pageOf(query) })),
   );
   app.get(
     '/yards/:id/log',
@@ -65,7 +65,7 @@ export const yardRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { con
       },
     },
     ({ params: { id }, query }) =>
-      context().within((store) => boxPage(store, { design: id, ...pageOf(query) })),
+      context().reading((store) => boxPage(store, { design: id, ...pageOf(query) })),
   );
   app.get(
     '/boxes/:id/log',
@@ -83,7 +83,7 @@ export const yardRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { con
       },
     },
     ({ query }) =>
-      context().within((store) =>
+      context().reading((store) =>
         boxPage(store, { ...(query.find === undefined ? {} : { find: query.find }), ...pageOf(query) }),
       ),
   );

@@ -1,4 +1,4 @@
-import { asBreeder, type Database, type Store } from '../store/database.ts';
+import { asBreeder, type Database, readAsBreeder, type Store } from '../store/database.ts';
 import type { Clock } from './clock.ts';
 
 /** What every service works with: the database as one breeder sees it, and that breeder's clock. */
@@ -6,8 +6,15 @@ export interface Context {
   breeder: string;
   clock: Clock;
   within<T>(work: (store: Store) => Promise<T>): Promise<T>;
+  /** For what only reads, and is waited for by a screen. */
+  reading<T>(work: (store: Store) => Promise<T>): Promise<T>;
 }
 
 export function contextOf(database: Database, breeder: string, clock: Clock): Context {
-  return { breeder, clock, within: (work) => asBreeder(database, breeder, work) };
+  return {
+    breeder,
+    clock,
+    within: (work) => asBreeder(database, breeder, work),
+    reading: (work) => readAsBreeder(database, breeder, work),
+  };
 }

@@ -17,6 +17,19 @@ export async function designsOf(store: Store, breeder: string, ids: readonly str
     .where('design.id', 'in', ids)
     .groupBy(['design.id', 'design.name'])
     .execute();
+  return knownDesigns(
+    store,
+    breeder,
+    now.map(({ id, name, latest }) => ({ id, name, latest: Number(latest) })),
+  );
+}
+
+/** The same where names and newest versions are known already. */
+export async function knownDesigns(
+  store: Store,
+  breeder: string,
+  now: readonly { id: string; name: string; latest: number }[],
+): Promise<Design[]> {
   const keyOf = (id: string) => `${breeder} ${id}`;
   const stale = now.filter(({ id, latest }) => known.get(keyOf(id))?.latest !== latest);
   for (const design of await loadDesigns(

@@ -1,36 +1,22 @@
-import type { BoxState, LogEvent, WeatherDay } from '@yellow-cell/contract';
-import {
-  type Constants,
-  chronicle,
-  constantsWith,
-  type Day,
-  defaultConstants,
-  fold,
-  foldOn,
-  type Known,
-  plusDays,
-  type YardState,
-} from '@yellow-cell/core';
+import type { LogEvent } from '@yellow-cell/contract';
+import { chronicle, fold, foldOn, type Known, type YardState } from '@yellow-cell/core';
 import { findBreeder } from '../store/breeders.ts';
 import type { Store } from '../store/database.ts';
-import { replaceBoxRows, replaceRoundRows, replaceWeatherRows, toSettleOf } from '../store/readTables.ts';
-import {
-  boxesOfSubjects,
-  boxIdsIn,
-  roundsById,
-  type ToldRow,
-  toldBoxes,
-  weatherSince,
-} from '../store/standing.ts';
+import { replaceBoxRows, replaceRoundRows, replaceWeatherRows } from '../store/readTables.ts';
+import { boxesOfSubjects, boxIdsIn, type ToldRow, toldBoxes } from '../store/standing.ts';
 import { yardIds } from '../store/yards.ts';
 import { designsOf } from './designCache.ts';
 import { lastOf, roundRows, rowsOf, weatherRows } from './rows.ts';
 import { storyOf, type Touched } from './story.ts';
+import { constantsBy, type Surroundings, surroundings } from './surroundings.ts';
 
 /** Folds the story of everything touched and brings its read rows up to it, in the caller's transaction. */
 export async function refresh(store: Store, breeder: string, touched: Touched): Promise<YardState> {
   const { events, boxes, designIds } = await storyOf(store, touched);
-  const known = await knownOf(store, breeder, designIds);
+  const known: Known = {
+    designs: new Map((await designsOf(store, breeder, designIds)).map((design) => [design.id, design])),
+    yards: await yardIds(store),
+  };
   const state = fold(known, events);
   const recent = recentBy(state.story);
   await replaceBoxRows(
@@ -40,7 +26,7 @@ export async function refresh(store: Store, breeder: string, touched: Touched): 
       breeder,
       state,
       known,
-      constantsFor: await constantsOf(store),
+      constantsFor: constantsBy((await findBreeder(store))?.settings.constants),
       recentOf: (box) => ({
         recent: lastOf(recent.get(box) ?? []),
         lastAt: recent.get(box)?.at(-1)?.occurredAt ?? EPOCH,
@@ -73,24 +59,23 @@ export async function goOn(
   const since = Math.max(...rows.map(({ last_at }) => Date.parse(last_at)));
   if (events.some(({ occurredAt }) => Date.parse(occurredAt) <= since)) return undefined;
 
-  const known = await knownOf(store, breeder, [...new Set(rows.map(({ told }) => told.box.design))]);
-  const before = await stateOf(store, rows, events);
-  const state = foldOn(before, known, chronicle(events));
+  const around = await surroundings(store, breeder, rows, events);
+  const { known, constantsFor } = around;
+  const state = foldOn(stateOf(rows, around), known, chronicle(events));
   const boxes = rows.map(({ box_id }) => box_id);
   const kept = new Map(rows.map(({ box_id, shown, last_at }) => [box_id, { recent: shown.recent, last_at }]));
   const fresh = recentBy(state.story);
-  const settled = await toSettleOf(store, boxes);
   const told = rowsOf({
     breeder,
     state,
     known,
-    constantsFor: await constantsOf(store),
+    constantsFor,
     recentOf: (box) => ({
       recent: lastOf([...(kept.get(box)?.recent ?? []), ...(fresh.get(box) ?? [])]),
       lastAt: fresh.get(box)?.at(-1)?.occurredAt ?? kept.get(box)?.last_at ?? EPOCH,
     }),
   });
-  await replaceBoxRows(store, boxes, { ...told, toSettle: [...settled, ...told.toSettle] });
+  await replaceBoxRows(store, boxes, { ...told, toSettle: [...around.toSettle, ...told.toSettle] });
   return state;
 }
 
@@ -107,72 +92,50 @@ const WHOLE_STORY: readonly LogEvent['kind'][] = [
 /** The boxes that these events are about, and those that share a living thing with them; undefined where one is not told yet. */
 async function rowsAround(store: Store, events: readonly LogEvent[]): Promise<ToldRow[] | undefined> {
   const subjects = events.flatMap((event) => event.subjects);
-  const ids = (wanted: (kind: string) => boolean) =>
-    subjects.filter(({ kind }) => wanted(kind)).map(({ id }) => id);
-  const named = ids((kind) => kind === 'box');
+  const named = subjects.filter(({ kind }) => kind === 'box').map(({ id }) => id);
   if (named.length === 0) return undefined;
-  const shared = await boxesOfSubjects(
-    store,
-    ids((kind) => LIVING.includes(kind)),
-  );
   const rows = new Map<string, ToldRow>();
-  for (let wanted = [...new Set([...named, ...shared])]; wanted.length > 0; ) {
+  for (let wanted = [...new Set(named)]; wanted.length > 0; ) {
     const found = await toldBoxes(store, wanted);
     if (found.length < wanted.length) return undefined;
     for (const row of found) rows.set(row.box_id, row);
-    wanted = [...new Set(found.flatMap(({ told }) => linked(told)))].filter((id) => !rows.has(id));
     if (rows.size > MOST_BOXES) return undefined;
+    const here = new Set([...rows.values()].flatMap(({ told }) => livingIds(told)));
+    const elsewhere = subjects.filter(({ kind, id }) => LIVING.includes(kind) && !here.has(id));
+    const shared = await boxesOfSubjects(
+      store,
+      elsewhere.map(({ id }) => id),
+    );
+    wanted = [...new Set([...shared, ...found.flatMap(({ told }) => linked(told))])].filter(
+      (id) => !rows.has(id),
+    );
   }
   return [...rows.values()];
 }
 const LIVING = ['colony', 'attempt', 'queen', 'frame'];
 const MOST_BOXES = 60;
 
+/** All that is known to live, or to have lived, in a box. */
+const livingIds = ({ colonies, attempts, queens, frames }: ToldRow['told']): string[] =>
+  [colonies, attempts, queens, frames].flatMap((list) => list.map(({ id }) => id));
+
 /** Boxes whose state is kept with this one too: where an attempt began that goes on here. */
 const linked = ({ attempts }: ToldRow['told']): string[] => attempts.map(({ box }) => box);
 
-/** Weather is wanted from the first cell on, and for the last weeks. */
-const WEATHER_BACK_D = 30;
-
-async function stateOf(
-  store: Store,
-  rows: readonly ToldRow[],
-  events: readonly LogEvent[],
-): Promise<YardState> {
+function stateOf(rows: readonly ToldRow[], { rounds, weather }: Surroundings): YardState {
   const each = rows.map(({ told }) => told);
   const byId = <T extends { id: string }>(list: readonly T[]) => new Map(list.map((one) => [one.id, one]));
-  const attempts = byId(each.flatMap((told) => told.attempts));
-  const rounds = [
-    ...[...attempts.values()].flatMap(({ round }) => round ?? []),
-    ...events.flatMap(({ subjects }) => subjects.filter(({ kind }) => kind === 'round').map(({ id }) => id)),
-  ];
   return {
     boxes: byId(each.map(({ box }) => box)),
     colonies: byId(each.flatMap(({ colonies }) => colonies)),
-    attempts,
+    attempts: byId(each.flatMap(({ attempts }) => attempts)),
     queens: byId(each.flatMap(({ queens }) => queens)),
     frames: byId(each.flatMap(({ frames }) => frames)),
-    rounds: byId(await roundsById(store, [...new Set(rounds)])),
-    weather: await weatherOf(store, each, events),
+    rounds,
+    weather,
     story: [],
     toSettle: [],
   };
-}
-
-async function weatherOf(
-  store: Store,
-  told: readonly ToldRow['told'][],
-  events: readonly LogEvent[],
-): Promise<Map<string, Map<Day, WeatherDay>>> {
-  const yards = new Set(told.flatMap(({ box }) => box.place?.yard ?? []));
-  const given = told.flatMap(({ attempts }) => attempts.map(({ givenOn }) => givenOn));
-  const latest = events.map(({ occurredAt }) => occurredAt.slice(0, 10));
-  const recent = latest.map((day) => plusDays(day, -WEATHER_BACK_D));
-  const from = [...given, ...recent].reduce((first, day) => (day < first ? day : first), '9999-12-31');
-  const found = new Map<string, Map<Day, WeatherDay>>();
-  for (const yard of yards)
-    found.set(yard, new Map((await weatherSince(store, yard, from)).map((day) => [day.date, day])));
-  return found;
 }
 
 /** Brings the rows of these boxes up to other figures or weather, without telling their story again. */
@@ -184,41 +147,33 @@ const BOXES_AT_ONCE = 200;
 
 async function reckonSome(store: Store, breeder: string, wanted: readonly string[]): Promise<void> {
   const found = await toldBoxes(store, wanted);
-  const around = await toldBoxes(
+  const begun = await toldBoxes(
     store,
     found.flatMap(({ told }) => linked(told)).filter((id) => !wanted.includes(id)),
   );
-  const rows = [...found, ...around];
+  const rows = [...found, ...begun];
   if (rows.length === 0) return;
   const boxes = rows.map(({ box_id }) => box_id);
-  const known = await knownOf(store, breeder, [...new Set(rows.map(({ told }) => told.box.design))]);
-  const state = await stateOf(
+  const around = await surroundings(
     store,
+    breeder,
     rows,
     rows.flatMap(({ shown }) => shown.recent),
   );
+  const { known, constantsFor, toSettle } = around;
+  const state = stateOf(rows, around);
   const kept = new Map(rows.map((row) => [row.box_id, row]));
   const told = rowsOf({
     breeder,
     state,
     known,
-    constantsFor: await constantsOf(store),
+    constantsFor,
     recentOf: (box) => ({
       recent: kept.get(box)?.shown.recent ?? [],
       lastAt: kept.get(box)?.last_at ?? EPOCH,
     }),
   });
-  await replaceBoxRows(store, boxes, { ...told, toSettle: await toSettleOf(store, boxes) });
-}
-
-async function knownOf(store: Store, breeder: string, designIds: readonly string[]): Promise<Known> {
-  const designs = await designsOf(store, breeder, designIds);
-  return { designs: new Map(designs.map((design) => [design.id, design])), yards: await yardIds(store) };
-}
-
-async function constantsOf(store: Store): Promise<(box: BoxState) => Constants> {
-  const overrides = (await findBreeder(store))?.settings.constants ?? {};
-  return ({ place }) => (place ? constantsWith(overrides[place.yard]) : defaultConstants);
+  await replaceBoxRows(store, boxes, { ...told, toSettle });
 }
 
 /** The story of each box, in order. */

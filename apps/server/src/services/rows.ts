@@ -1,4 +1,4 @@
-import type { Attempt, BoxStanding, BoxState, Colony, LogEvent, Queen } from '@yellow-cell/contract';
+import type { Attempt, BoxStanding, BoxState, Colony, Entry, LogEvent, Queen } from '@yellow-cell/contract';
 import {
   type Constants,
   compartmentsOf,
@@ -19,11 +19,15 @@ export interface Told {
   known: Known;
   constantsFor: (box: BoxState) => Constants;
   /** What happened last in a box, newest last, and when. */
-  recentOf: (box: string) => { recent: readonly LogEvent[]; lastAt: string };
+  recentOf: (box: string) => { recent: readonly Entry[]; lastAt: string };
 }
 
 const RECENT = 5;
-export const lastOf = (events: readonly LogEvent[]): LogEvent[] => events.slice(-RECENT);
+export const lastOf = (events: readonly (Entry | LogEvent)[]): Entry[] =>
+  events.slice(-RECENT).map((event) => {
+    const { breeder: _, recordedAt: __, subjects: ___, ...entry } = event as LogEvent;
+    return entry;
+  });
 
 export function rowsOf(told: Told): ReadRows {
   const { breeder: breeder_id, state, known, constantsFor, recentOf } = told;
@@ -42,8 +46,8 @@ export function rowsOf(told: Told): ReadRows {
       stand: box.place?.stand ?? null,
       built_on: box.builtOn,
       taken_apart_on: box.takenApartOn ?? null,
-      told: JSON.stringify(whole),
-      shown: JSON.stringify({ ...shownOf(whole), recent } satisfies BoxStanding),
+      told: whole,
+      shown: { ...shownOf(whole), recent } satisfies BoxStanding,
       last_at: lastAt,
     });
     const weather = weatherAt(state, box);
@@ -160,7 +164,7 @@ function queenRow(breeder_id: string, queen: Queen): ReadRows['queens'][number] 
     number: mark?.number ?? null,
     since: queen.since,
     gone: gone?.to ?? null,
-    told: JSON.stringify(queen),
+    told: queen,
   };
 }
 

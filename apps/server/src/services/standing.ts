@@ -1,24 +1,22 @@
 import type { DesignVersion, LogEvent, QueenStory, Unsettled } from '@yellow-cell/contract';
 import { clashesWith, plusDays } from '@yellow-cell/core';
-import type { Store } from '../store/database.ts';
 import { eventsAbout, findEvents } from '../store/events.ts';
 import { daughtersOf, findQueen, sistersOf } from '../store/queens.ts';
 import {
+  aroundOf,
   attemptById,
   boxLabels,
   roundsById,
-  roundsSince,
   type ShownRow,
   shownBoxQuery,
   shownDueQuery,
   shownPageQuery,
   unsettledRows,
-  weatherSince,
 } from '../store/standing.ts';
 import { findYard } from '../store/yards.ts';
 import { NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
-import { designsOf } from './designCache.ts';
+import { knownDesigns } from './designCache.ts';
 
 /** A page of a yard's boxes as they stand, as text: what was stored is sent as it is. */
 export const yardStanding = (
@@ -27,49 +25,47 @@ export const yardStanding = (
   after: string | undefined,
   limit: number,
 ): Promise<string> =>
-  context.within(async (store) => {
-    if (!(await findYard(store, yard))) throw new NotFound('There is no such yard.');
+  context.reading(async (store) => {
     const rows = await shownPageQuery(store, yard, after, limit).execute();
+    if (rows.length === 0 && !(await findYard(store, yard))) throw new NotFound('There is no such yard.');
     const next = rows.length > limit ? (rows[limit - 1]?.key ?? null) : null;
-    return textOf(context, store, yard, rows.slice(0, limit), next);
+    return pageText(rows.slice(0, limit), next);
   });
 
 /** Boxes of a yard with work due on a day, the most pressing first. */
 export const yardDue = (context: Context, yard: string, on: string, limit: number): Promise<string> =>
-  context.within(async (store) => {
-    if (!(await findYard(store, yard))) throw new NotFound('There is no such yard.');
-    return textOf(context, store, yard, await shownDueQuery(store, yard, on, limit).execute(), null);
+  context.reading(async (store) => {
+    const rows = await shownDueQuery(store, yard, on, limit).execute();
+    if (rows.length === 0 && !(await findYard(store, yard))) throw new NotFound('There is no such yard.');
+    return pageText(rows, null);
   });
 
 export const boxStanding = (context: Context, box: string): Promise<string> =>
-  context.within(async (store) => {
+  context.reading(async (store) => {
     const row = await shownBoxQuery(store, box).executeTakeFirst();
     if (!row) throw new NotFound('There is no such box.');
-    return textOf(context, store, row.yard, [row], null);
+    return pageText([row], null);
   });
+
+const pageText = (rows: readonly ShownRow[], next: string | null): string =>
+  `{"boxes":[${rows.map(({ text }) => text).join(',')}],"next":${JSON.stringify(next)}}`;
 
 /** How far back weather and rounds bear on what is shown: the longest that an attempt may take, and some more. */
 export const AROUND_D = 75;
 export const dayBefore = (day: string, days: number): string => plusDays(day, -days);
 
-async function textOf(
-  { breeder, clock }: Context,
-  store: Store,
-  yard: string | null,
-  rows: readonly ShownRow[],
-  next: string | null,
-): Promise<string> {
-  const from = dayBefore(clock.now().slice(0, 10), AROUND_D);
-  const designs = await designsOf(store, breeder, [...new Set(rows.map(({ design }) => design))]);
-  const used = new Set(rows.map(({ design, version }) => `${design} ${version}`));
-  const weather = yard === null ? [] : await weatherSince(store, yard, from);
-  const rounds = await roundsSince(store, from);
-  const texts = designs.map(({ id, name, versions }) => {
-    const shown = versions.filter(({ number }) => used.has(`${id} ${number}`)).map(versionText);
-    return `{"id":${JSON.stringify(id)},"name":${JSON.stringify(name)},"versions":[${shown.join(',')}]}`;
+/** What is needed beside the boxes of a yard: the designs that they are built from, its weather, the rounds. */
+export const yardAround = (context: Context, yard: string): Promise<string> =>
+  context.reading(async (store) => {
+    const from = dayBefore(context.clock.now().slice(0, 10), AROUND_D);
+    const { designs, used, weather, rounds } = await aroundOf(store, yard, from);
+    const known = await knownDesigns(store, context.breeder, designs);
+    const shown = known.map(({ id, name, versions }) => {
+      const own = versions.filter(({ number }) => used.includes(`${id} ${number}`)).map(versionText);
+      return `{"id":${JSON.stringify(id)},"name":${JSON.stringify(name)},"versions":[${own.join(',')}]}`;
+    });
+    return `{"designs":[${shown.join(',')}],"rounds":${rounds},"weather":${weather}}`;
   });
-  return `{"boxes":[${rows.map(({ text }) => text).join(',')}],"designs":[${texts.join(',')}],"rounds":${JSON.stringify(rounds)},"weather":${JSON.stringify(weather)},"next":${JSON.stringify(next)}}`;
-}
 
 /** Saved versions never change: their text is made once. */
 const texts = new WeakMap<DesignVersion, string>();
@@ -81,7 +77,7 @@ function versionText(version: DesignVersion): string {
 
 /** All that waits for a person to settle it, newest first, each with what it clashes with. */
 export const unsettled = (context: Context): Promise<Unsettled[]> =>
-  context.within(async (store) => {
+  context.reading(async (store) => {
     const rows = await unsettledRows(store);
     const events = await findEvents(store, [...new Set(rows.map(({ event_id }) => event_id))]);
     const labels = new Map((await boxLabels(store, subjectsIn(events, 'box'))).map((box) => [box.id, box]));
@@ -112,7 +108,7 @@ const mostSpecific = ({ subjects }: LogEvent): string[] => {
 };
 
 export const queenStory = (context: Context, id: string): Promise<QueenStory> =>
-  context.within(async (store) => {
+  context.reading(async (store) => {
     const queen = await findQueen(store, id);
     if (!queen) throw new NotFound('There is no such queen.');
     const [box] = await boxLabels(store, [queen.box]);

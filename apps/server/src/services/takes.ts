@@ -10,7 +10,7 @@ export async function takeReport(
   on: string,
   from?: string,
 ): Promise<TakeReport> {
-  const { counts, reasons } = await context.within(async (store) => ({
+  const { counts, reasons } = await context.reading(async (store) => ({
     counts: await countTakes(store, by, on, from),
     reasons: await countReasons(store, on),
   }));

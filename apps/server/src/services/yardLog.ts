@@ -14,7 +14,7 @@ export async function yardLog(
   after: string | undefined,
   limit: number,
 ): Promise<YardLog> {
-  return context.within(async (store) => {
+  return context.reading(async (store) => {
     if (!(await findYard(store, yard))) throw new NotFound('There is no such yard.');
     const { ids, next } = await boxIdPage(store, yard, after, limit);
     return { ...(await logOf(store, ids)), next };
@@ -23,7 +23,7 @@ export async function yardLog(
 
 /** The story of one box. */
 export const boxLog = (context: Context, box: string): Promise<YardLog> =>
-  context.within(async (store) => ({ ...(await logOf(store, [box])), next: null }));
+  context.reading(async (store) => ({ ...(await logOf(store, [box])), next: null }));
 
 async function logOf(store: Store, boxes: readonly string[]): Promise<Pick<YardLog, 'events' | 'designs'>> {
   const { events, designIds } = await storyOf(store, {

@@ -19,7 +19,7 @@ interface Wanted {
 /** A yard on paper, as it stands today. */
 export async function yardPaper(context: Context, yard: string, wanted: Wanted): Promise<Uint8Array> {
   const { what, paper, box, address } = wanted;
-  const told = await context.within(async (store): Promise<YardPaper> => {
+  const told = await context.reading(async (store): Promise<YardPaper> => {
     const place = await findYard(store, yard);
     if (!place) throw new NotFound('There is no such yard.');
     const ids = box === undefined ? await boxIdsIn(store, yard) : [box];

@@ -1,6 +1,6 @@
 import type { Entry, EventKind, LogEvent, Subject } from '@yellow-cell/contract';
 import { sql } from 'kysely';
-import { currentBreeder, type Store } from './database.ts';
+import type { Store } from './database.ts';
 import type { EventRow } from './tables.ts';
 
 type RowWithSubjects = EventRow & { subjects: Subject[] };
@@ -10,13 +10,16 @@ export async function lockLog(store: Store): Promise<void> {
   await sql`select pg_advisory_xact_lock(hashtextextended(current_setting('app.breeder'), 0))`.execute(store);
 }
 
+/** Entries and what they are about, in one statement. */
 export async function appendEvents(store: Store, events: readonly LogEvent[]): Promise<void> {
   if (events.length === 0) return;
-  await store.insertInto('event').values(events.map(rowOf)).execute();
-  const subjects = events.flatMap(({ id, subjects: about }) =>
-    about.map(({ kind, id: subject_id }) => ({ breeder_id: currentBreeder, subject_id, event_id: id, kind })),
+  const subjects = events.flatMap(({ id, breeder, subjects: about }) =>
+    about.map(({ kind, id: subject_id }) => ({ breeder_id: breeder, subject_id, event_id: id, kind })),
   );
-  if (subjects.length > 0) await store.insertInto('event_subject').values(subjects).execute();
+  await sql`with entries as (insert into event select * from json_populate_recordset(null::event, ${JSON.stringify(events.map(rowOf))}))
+    insert into event_subject select * from json_populate_recordset(null::event_subject, ${JSON.stringify(subjects)})`.execute(
+    store,
+  );
 }
 
 export async function findEvents(store: Store, ids: readonly string[]): Promise<LogEvent[]> {
@@ -89,7 +92,7 @@ function withSubjects(store: Store) {
 
 function rowOf(event: LogEvent) {
   return {
-    breeder_id: currentBreeder,
+    breeder_id: event.breeder,
     id: event.id,
     kind: event.kind,
     kind_version: event.kindVersion,
@@ -101,7 +104,7 @@ function rowOf(event: LogEvent) {
     device_seq: event.deviceSeq,
     corrects: event.corrects ?? null,
     note: event.note ?? null,
-    payload: JSON.stringify(event.payload),
+    payload: event.payload,
   };
 }
 

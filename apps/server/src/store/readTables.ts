@@ -1,24 +1,41 @@
+import { sql } from 'kysely';
 import type { Store } from './database.ts';
 import type { ReadRows, RoundInsert, WeatherInsert } from './tables.ts';
 
-/** Rows in one statement stay far below PostgreSQL's 65,535 parameters. */
+/** Rows in one statement stay far below PostgreSQL's 65,535 parameters, and its text below a few megabytes. */
 const ROWS_AT_ONCE = 2_000;
 
 /** Rows of these stand for one box each, or for what lives in it. */
 const STATE_TABLES = ['box_state', 'compartment_state', 'attempt_state', 'queen_state', 'due_state'] as const;
 const BOX_TABLES = [...STATE_TABLES, 'event_to_settle'] as const;
 
-/** Replaces all that the read tables say of these boxes. */
+/** Replaces all that the read tables say of these boxes: one statement to clear and one to fill, whatever the tables. */
 export async function replaceBoxRows(store: Store, boxes: readonly string[], rows: ReadRows): Promise<void> {
-  for (const table of BOX_TABLES)
-    for (const some of chunks(boxes)) await store.deleteFrom(table).where('box_id', 'in', some).execute();
-  for (const some of chunks(rows.boxes)) await store.insertInto('box_state').values(some).execute();
-  for (const some of chunks(rows.compartments))
-    await store.insertInto('compartment_state').values(some).execute();
-  for (const some of chunks(rows.attempts)) await store.insertInto('attempt_state').values(some).execute();
-  for (const some of chunks(rows.queens)) await store.insertInto('queen_state').values(some).execute();
-  for (const some of chunks(rows.due)) await store.insertInto('due_state').values(some).execute();
-  for (const some of chunks(rows.toSettle)) await store.insertInto('event_to_settle').values(some).execute();
+  if (boxes.length === 0) return;
+  const clear = BOX_TABLES.map(
+    (table) =>
+      sql`${sql.ref(`${table}_gone`)} as (delete from ${sql.table(table)} where box_id = any(${boxes}::uuid[]))`,
+  );
+  await sql`with ${sql.join(clear)} select 1`.execute(store);
+  const byTable = {
+    box_state: rows.boxes,
+    compartment_state: rows.compartments,
+    attempt_state: rows.attempts,
+    queen_state: rows.queens,
+    due_state: rows.due,
+    event_to_settle: rows.toSettle,
+  };
+  const most = Math.max(...Object.values(byTable).map((list) => list.length));
+  for (let at = 0; at < most; at += ROWS_AT_ONCE) {
+    const fill = BOX_TABLES.flatMap((table) => {
+      const some = byTable[table].slice(at, at + ROWS_AT_ONCE);
+      return some.length === 0
+        ? []
+        : sql`${sql.ref(`${table}_new`)} as (insert into ${sql.table(table)}
+            select * from json_populate_recordset(null::${sql.table(table)}, ${JSON.stringify(some)}))`;
+    });
+    await sql`with ${sql.join(fill)} select 1`.execute(store);
+  }
 }
 
 export async function replaceRoundRows(
@@ -51,12 +68,6 @@ export async function boxesWithAttemptsIn(store: Store, rounds: readonly string[
     .where('round_id', 'in', rounds)
     .execute();
   return rows.map(({ box_id }) => box_id);
-}
-
-/** What is left to settle of these boxes, as it stands. */
-export async function toSettleOf(store: Store, boxes: readonly string[]): Promise<ReadRows['toSettle']> {
-  if (boxes.length === 0) return [];
-  return store.selectFrom('event_to_settle').selectAll().where('box_id', 'in', boxes).execute();
 }
 
 /** Empties every read table of this breeder, before they are rebuilt from the log. */

@@ -9,8 +9,9 @@ import type { Store } from './database.ts';
  */
 export async function search(store: Store, typed: string, limit: number): Promise<Found[]> {
   const like = `%${escapeLike(typed)}%`;
-  const words = typed.split(/\s+/).filter(Boolean);
-  const query = words.map((word) => `'${word.replace(/['\\]/g, '')}':*`).join(' & ');
+  // Words as they begin; signs alone are no words, and mean nothing to the index.
+  const words = typed.split(/[\s'\\]+/u).filter((word) => /[\p{L}\p{N}]/u.test(word));
+  const query = words.map((word) => `'${word}':*`).join(' & ');
   const { rows } = await sql<Found>`
     (select 'box' as kind, box_id::text as id, label as title, coalesce('stand ' || stand, 'not placed') as detail,
         box_id::text as box, yard_id::text as yard

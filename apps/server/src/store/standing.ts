@@ -2,21 +2,45 @@ import type { Attempt, BoxStanding, Queen, Round, WeatherDay } from '@yellow-cel
 import { type RawBuilder, sql } from 'kysely';
 import { splitKey } from './boxes.ts';
 import type { Store } from './database.ts';
+import type { ReadRows } from './tables.ts';
 
 /** A box as it is kept: the text that screens get, and what is needed beside it. */
 export interface ShownRow {
   key: string;
-  design: string;
-  version: number;
   text: string;
 }
 
 const shownColumns = [
   sql<string>`box.label_key || '~' || box.box_id`.as('key'),
-  'box.design_id as design',
-  'box.design_version as version',
   sql<string>`box.shown::text`.as('text'),
 ] as const;
+
+/** What stands around the boxes of a yard: names and newest versions of their designs, which versions stand there, and as text ready to be sent its weather and all rounds since a day. */
+export interface AroundRow {
+  designs: { id: string; name: string; latest: number }[];
+  used: string[];
+  weather: string;
+  rounds: string;
+}
+
+export async function aroundOf(store: Store, yard: string, from: string): Promise<AroundRow> {
+  const { rows } = await sql<AroundRow>`with used as
+      (select distinct design_id, design_version from box_state where yard_id = ${yard})
+    select
+    (select coalesce(json_agg(json_build_object('id', id, 'name', name, 'latest',
+      (select max(number) from design_version version where version.breeder_id = design.breeder_id and version.design_id = design.id))
+      order by name), '[]') from design where id in (select design_id from used)) as designs,
+    (select coalesce(json_agg(design_id || ' ' || design_version), '[]') from used) as used,
+    (select coalesce(json_agg(json_build_object('date', day, 'min_C', min_c, 'max_C', max_c, 'wind_ms', wind_ms,
+      'rain_mm', rain_mm, 'flying_h', flying_h) order by day), '[]')::text
+      from weather_day where yard_id = ${yard} and day >= ${from}) as weather,
+    (select coalesce(json_agg(json_strip_nulls(json_build_object('id', round_id, 'number', number, 'donor', donor,
+      'donorQueen', donor_queen, 'graftedOn', grafted_on, 'grafts', grafts, 'accepted', accepted)) order by grafted_on), '[]')::text
+      from round_state where grafted_on >= ${from}) as rounds`.execute(store);
+  const [row] = rows;
+  if (!row) throw new Error('A select without a row.');
+  return row;
+}
 
 /** A page of a yard's boxes in the order of their labels; one more than asked for says that there are more. */
 export function shownPageQuery(store: Store, yard: string, after: string | undefined, limit: number) {
@@ -58,10 +82,7 @@ export function shownDueQuery(store: Store, yard: string, on: string, limit: num
 }
 
 export function shownBoxQuery(store: Store, box: string) {
-  return store
-    .selectFrom('box_state as box')
-    .select([...shownColumns, 'box.yard_id as yard'])
-    .where('box_id', '=', box);
+  return store.selectFrom('box_state as box').select(shownColumns).where('box_id', '=', box);
 }
 
 /** Where a box stands, with all that the fold knows of it. */
@@ -185,4 +206,37 @@ export async function attemptById(store: Store, { id, box }: Queen): Promise<Att
     .execute();
   const [row] = await toldBoxes(store, [first?.box_id ?? box]);
   return row?.told.attempts.find((attempt) => attempt.id === id);
+}
+
+export interface AroundTold {
+  designs: { id: string; name: string; latest: number }[];
+  allYards: string[];
+  constants: Record<string, Record<string, number>> | null;
+  rounds: Round[];
+  weather: (WeatherDay & { yard: string })[];
+  toSettle: ReadRows['toSettle'];
+}
+
+/** All that is read beside the boxes themselves when their story goes on, in one round trip. */
+export async function aroundTold(
+  store: Store,
+  about: { boxes: string[]; designs: string[]; yards: string[]; rounds: string[]; from: string },
+): Promise<AroundTold> {
+  const { rows } = await sql<AroundTold>`select
+    (select coalesce(json_agg(json_build_object('id', id, 'name', name, 'latest',
+      (select max(number) from design_version version where version.breeder_id = design.breeder_id and version.design_id = design.id))), '[]')
+      from design where id = any(${about.designs}::uuid[])) as designs,
+    (select coalesce(json_agg(id), '[]') from yard) as "allYards",
+    (select settings -> 'constants' from breeder) as constants,
+    (select coalesce(json_agg(json_strip_nulls(json_build_object('id', round_id, 'number', number, 'donor', donor,
+      'donorQueen', donor_queen, 'graftedOn', grafted_on, 'grafts', grafts, 'accepted', accepted))), '[]')
+      from round_state where round_id = any(${about.rounds}::uuid[])) as rounds,
+    (select coalesce(json_agg(json_build_object('yard', yard_id, 'date', day, 'min_C', min_c, 'max_C', max_c,
+      'wind_ms', wind_ms, 'rain_mm', rain_mm, 'flying_h', flying_h)), '[]')
+      from weather_day where yard_id = any(${about.yards}::uuid[]) and day >= ${about.from}) as weather,
+    (select coalesce(json_agg(waiting), '[]') from event_to_settle waiting
+      where box_id = any(${about.boxes}::uuid[])) as "toSettle"`.execute(store);
+  const [row] = rows;
+  if (!row) throw new Error('A select without a row.');
+  return row;
 }

@@ -3,6 +3,8 @@ import type { ColumnType, Insertable, JSONColumnType, Selectable } from 'kysely'
 /** Days come and go as `YYYY-MM-DD`, instants as ISO text (see database.ts for the parsers). */
 type Day = string;
 type Instant = ColumnType<string, string, string>;
+/** Read rows go in as one text for all of them, in which these are no text of their own. */
+type Stored<T extends object> = ColumnType<T, T, T>;
 type Json<T extends object> = JSONColumnType<T, string, string>;
 
 export interface Tables {
@@ -89,8 +91,8 @@ export interface BoxStateTable extends Owned {
   built_on: Day;
   taken_apart_on: Day | null;
   /** All that the fold knows of it, to go on telling from; and the part of it that screens show, with what happened last. */
-  told: Json<object>;
-  shown: Json<object>;
+  told: Stored<object>;
+  shown: Stored<object>;
   /** When the last of its story happened. */
   last_at: Instant;
 }
@@ -156,7 +158,7 @@ export interface QueenStateTable extends Owned {
   number: string | null;
   since: Day;
   gone: string | null;
-  told: Json<object>;
+  told: Stored<object>;
 }
 /** Every piece of work that is expected, one row each. */
 export interface DueStateTable extends Owned {

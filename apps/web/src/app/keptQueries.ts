@@ -3,7 +3,18 @@ import { queries } from './queries.ts';
 import { keepSnapshot, readSnapshot } from './shelf.ts';
 
 /** What was last seen of these is shown again without a network: the yards as they stand, not the whole log. */
-const KEPT = ['session', 'yards', 'designs', 'standing', 'due', 'years', 'boxLog', 'season', 'toSettle'];
+const KEPT = [
+  'session',
+  'yards',
+  'designs',
+  'standing',
+  'around',
+  'due',
+  'years',
+  'boxLog',
+  'season',
+  'toSettle',
+];
 /** Another shape of what is kept makes the old of no use. */
 const SHAPE = 'v1';
 const KEEP_MS = 1_000;

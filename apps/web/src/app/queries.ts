@@ -1,5 +1,6 @@
 import { QueryClient, queryOptions } from '@tanstack/react-query';
 import type {
+  Around,
   Design,
   DesignSummary,
   Found,
@@ -69,6 +70,12 @@ export const standingPage = (yard: string, after: string | null, signal: AbortSi
     `/yards/${yard}/standing?limit=${PAGE}${after ? `&after=${encodeURIComponent(after)}` : ''}`,
     signal,
   );
+export const aroundQuery = (yard: string) =>
+  queryOptions({
+    queryKey: ['around', yard],
+    queryFn: ({ signal }) => getJson<Around>(`/yards/${yard}/around`, signal),
+  });
+
 export const standingKey = (yard: string) => ['standing', yard] as const;
 
 /** The boxes of a yard with work due, as they stand. */
@@ -107,7 +114,7 @@ export const queenQuery = (id: string) =>
     queryFn: ({ signal }) => getJson<QueenStory>(`/queens/${id}`, signal),
   });
 
-const PAGE = 100;
+const PAGE = 50;
 
 /** One page of a yard's story; the next is asked for with its key. */
 export const yardLogPage = (yard: string, after: string | null, signal: AbortSignal) =>
@@ -141,6 +148,7 @@ export const searchQuery = (find: string, limit = 5) =>
 
 const FROM_LOG = [
   'standing',
+  'around',
   'due',
   'boxLog',
   'yardLog',

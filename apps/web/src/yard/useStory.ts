@@ -1,11 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import type { LogEvent } from '@yellow-cell/contract';
-import { chronicle, dayOf } from '@yellow-cell/core';
+import { asEvent, chronicle, dayOf } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { useOutbox } from '../app/outbox.ts';
 import { boxLogQuery } from '../app/queries.ts';
-import { asEvent } from './useYard.ts';
 
 /** An entry of the record: what stands, and what a later entry took back. */
 export interface Told {

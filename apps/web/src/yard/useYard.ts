@@ -1,6 +1,12 @@
-import { useQuery, useSuspenseInfiniteQuery, useSuspenseQuery } from '@tanstack/react-query';
-import type { Entry, LogEvent, Standing, Yard, YardLog } from '@yellow-cell/contract';
 import {
+  usePrefetchQuery,
+  useQuery,
+  useSuspenseInfiniteQuery,
+  useSuspenseQuery,
+} from '@tanstack/react-query';
+import type { Around, DesignSummary, Standing, Yard, YardLog } from '@yellow-cell/contract';
+import {
+  asEvent,
   type BoxView,
   boxViews,
   type CompartmentView,
@@ -11,15 +17,16 @@ import {
   foldOn,
   type Known,
   stateOfStanding,
-  subjectsOf,
   type Weather,
   type YardState,
 } from '@yellow-cell/core';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { useOutbox } from '../app/outbox.ts';
 import {
+  aroundQuery,
   boxStandingQuery,
+  designsQuery,
   dueQuery,
   sessionQuery,
   standingKey,
@@ -44,10 +51,14 @@ export interface YardView {
   more: (() => void) | undefined;
 }
 
+/** So many pages of a yard come by themselves, one after the other; more when they are asked for. */
+const PAGES_BY_ITSELF = 6;
+
 /** The yard as of the day shown: as it stands with what this device has not sent yet, or for a day that is past its story folded here. */
 export function useYard(yard: Yard, alsoBox?: string): YardView {
   const { on, today } = useAsOf();
   const past = on < today;
+  usePrefetchQuery(aroundQuery(yard.id));
   const pages = useSuspenseInfiniteQuery({
     queryKey: past ? yardLogKey(yard.id) : standingKey(yard.id),
     queryFn: ({ pageParam, signal }): Promise<Page> =>
@@ -66,7 +77,12 @@ export function useYard(yard: Yard, alsoBox?: string): YardView {
     () => (extra.data ? [...pages.data.pages, extra.data] : pages.data.pages),
     [pages.data.pages, extra.data],
   );
-  return useView(yard, all, pages.hasNextPage ? () => void pages.fetchNextPage() : undefined);
+  const { hasNextPage, isFetchingNextPage, fetchNextPage } = pages;
+  const goesOn = hasNextPage && !isFetchingNextPage && pages.data.pages.length < PAGES_BY_ITSELF;
+  useEffect(() => {
+    if (goesOn) void fetchNextPage();
+  }, [goesOn, fetchNextPage]);
+  return useView(yard, all, hasNextPage ? () => void fetchNextPage() : undefined);
 }
 
 /** Only the boxes with work due on the day, most pressing first: all that a large yard's list of the day wants. */
@@ -83,17 +99,20 @@ function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefi
   const { on, today } = useAsOf();
   const { data: session } = useSuspenseQuery(sessionQuery);
   const { data: yards } = useSuspenseQuery(yardsQuery);
+  const { data: around } = useSuspenseQuery(aroundQuery(yard.id));
+  const { data: summaries = NO_DESIGNS } = useQuery(designsQuery);
   const parcels = useOutbox();
   const known = useMemo((): Known => {
-    const designs = new Map(
-      pages.flatMap((page) => page.designs.map((design) => [design.id, design] as const)),
-    );
+    const logs = pages.flatMap((page) => ('designs' in page ? page.designs : []));
+    // A box may just have been built, on this device alone, from a design that no other box here is of.
+    const newest = summaries.map(({ id, name, latest }) => ({ id, name, versions: [latest] }));
+    const designs = new Map([...newest, ...around.designs, ...logs].map((design) => [design.id, design]));
     return { designs, yards: new Set(yards.map(({ id }) => id)) };
-  }, [pages, yards]);
+  }, [pages, around, summaries, yards]);
   const constants = useMemo(() => constantsWith(session.settings.constants[yard.id]), [session, yard.id]);
   const state = useMemo(
-    () => stateOf(yard.id, pages, parcels, known, on, constants),
-    [yard.id, pages, parcels, known, on, constants],
+    () => stateOf(yard.id, pages, around, parcels, known, on, constants),
+    [yard.id, pages, around, parcels, known, on, constants],
   );
   const weather: Weather = state.weather.get(yard.id) ?? NO_WEATHER;
   const boxes = useMemo(
@@ -106,6 +125,7 @@ function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefi
 function stateOf(
   yard: string,
   pages: readonly Page[],
+  around: Around,
   parcels: readonly Parcel[],
   known: Known,
   on: Day,
@@ -113,12 +133,11 @@ function stateOf(
 ): YardState {
   const logs = pages.filter((page) => 'events' in page);
   const standing = pages.filter((page) => 'boxes' in page);
-  const [first] = standing;
   const before = stateOfStanding(
     standing.flatMap(({ boxes }) => boxes),
-    first?.rounds ?? [],
+    logs.length > 0 ? [] : around.rounds,
     yard,
-    first?.weather ?? [],
+    logs.length > 0 ? [] : around.weather,
   );
   const events = new Map(logs.flatMap((page) => page.events.map((event) => [event.id, event] as const)));
   const told = new Set(before.story.map(({ id }) => id));
@@ -130,12 +149,5 @@ function stateOf(
   return foldOn(before, known, chronicle([...events.values()]), on, constants);
 }
 
-/** An entry of this device as the log will have it. */
-export const asEvent = (entry: Entry): LogEvent => ({
-  ...entry,
-  breeder: '',
-  recordedAt: entry.occurredAt,
-  subjects: subjectsOf(entry),
-});
-
+const NO_DESIGNS: readonly DesignSummary[] = [];
 const NO_WEATHER: Weather = new Map();

@@ -1,5 +1,6 @@
-import type { BoxStanding, LogEvent, Round, WeatherDay } from '@yellow-cell/contract';
+import type { BoxStanding, Entry, LogEvent, Round, WeatherDay } from '@yellow-cell/contract';
 import type { YardState } from './state.ts';
+import { subjectsOf } from './subjects.ts';
 
 /** What boxes as they stand say, as the state that the fold goes on from; `story` holds what happened last in each. */
 export function stateOfStanding(
@@ -9,7 +10,7 @@ export function stateOfStanding(
   weather: readonly WeatherDay[],
 ): YardState {
   const recent = new Map<string, LogEvent>();
-  for (const each of boxes) for (const event of each.recent) recent.set(event.id, event);
+  for (const each of boxes) for (const entry of each.recent) recent.set(entry.id, asEvent(entry));
   return {
     boxes: byId(boxes.map(({ box }) => box)),
     colonies: byId(boxes.flatMap(({ colonies }) => colonies)),
@@ -22,6 +23,14 @@ export function stateOfStanding(
     toSettle: [],
   };
 }
+
+/** An entry as the log will have it, or had it, without what only the server knows. */
+export const asEvent = (entry: Entry): LogEvent => ({
+  ...entry,
+  breeder: '',
+  recordedAt: entry.occurredAt,
+  subjects: subjectsOf(entry),
+});
 
 const byId = <T extends { id: string }>(list: readonly T[]): Map<string, T> =>
   new Map(list.map((each) => [each.id, each]));

@@ -12,6 +12,8 @@ export async function up(db: Kysely<unknown>): Promise<void> {
         add column told json,
         add column shown json,
         add column last_at timestamptz;
+      -- Kept as it is sent: packing it costs more than its room.
+      alter table box_state alter column told set storage external, alter column shown set storage external;
       alter table round_state add column donor_queen uuid;
       create table due_state (
         breeder_id uuid not null,

@@ -1,0 +1,77 @@
+import type { BoxState, LogEvent, Round, WeatherDay } from '@yellow-cell/contract';
+import {
+  type Constants,
+  constantsWith,
+  type Day,
+  defaultConstants,
+  type Known,
+  plusDays,
+} from '@yellow-cell/core';
+import type { Store } from '../store/database.ts';
+import { aroundTold, type ToldRow } from '../store/standing.ts';
+import type { ReadRows } from '../store/tables.ts';
+import { knownDesigns } from './designCache.ts';
+
+/** What boxes are reckoned with beside themselves, read at once: designs, yards, figures, rounds, weather, and what waits to be settled. */
+export interface Surroundings {
+  known: Known;
+  constantsFor: (box: BoxState) => Constants;
+  rounds: ReadonlyMap<string, Round>;
+  weather: ReadonlyMap<string, ReadonlyMap<Day, WeatherDay>>;
+  toSettle: ReadRows['toSettle'];
+}
+
+/** Weather is wanted from the first cell on, and for the last weeks. */
+const WEATHER_BACK_D = 30;
+
+/** When something happened, and what it is about where that is not known yet. */
+type Happened = Pick<LogEvent, 'occurredAt'> & Partial<Pick<LogEvent, 'subjects'>>;
+
+export async function surroundings(
+  store: Store,
+  breeder: string,
+  rows: readonly ToldRow[],
+  events: readonly Happened[],
+): Promise<Surroundings> {
+  const told = rows.map((row) => row.told);
+  const attempts = told.flatMap((each) => each.attempts);
+  const days = [
+    ...attempts.map(({ givenOn }) => givenOn),
+    ...events.map(({ occurredAt }) => plusDays(occurredAt.slice(0, 10), -WEATHER_BACK_D)),
+  ];
+  const rounds = [
+    ...attempts.flatMap(({ round }) => round ?? []),
+    ...events.flatMap(({ subjects = [] }) =>
+      subjects.filter(({ kind }) => kind === 'round').map(({ id }) => id),
+    ),
+  ];
+  const around = await aroundTold(store, {
+    boxes: rows.map(({ box_id }) => box_id),
+    designs: [...new Set(told.map(({ box }) => box.design))],
+    yards: [...new Set(told.flatMap(({ box }) => box.place?.yard ?? []))],
+    rounds: [...new Set(rounds)],
+    from: days.reduce((first, day) => (day < first ? day : first), '9999-12-31'),
+  });
+  const designs = await knownDesigns(store, breeder, around.designs);
+  const weather = new Map<string, Map<Day, WeatherDay>>();
+  for (const { yard, ...day } of around.weather) {
+    const known = weather.get(yard) ?? new Map<Day, WeatherDay>();
+    weather.set(yard, known.set(day.date, day));
+  }
+  return {
+    known: {
+      designs: new Map(designs.map((design) => [design.id, design])),
+      yards: new Set(around.allYards),
+    },
+    constantsFor: constantsBy(around.constants ?? {}),
+    rounds: new Map(around.rounds.map((round) => [round.id, round])),
+    weather,
+    toSettle: around.toSettle,
+  };
+}
+
+/** The figures of the yard that a box stands in. */
+export const constantsBy =
+  (overrides: Readonly<Record<string, Readonly<Record<string, number>>>> = {}) =>
+  ({ place }: BoxState): Constants =>
+    place ? constantsWith(overrides[place.yard]) : defaultConstants;

@@ -1,0 +1,144 @@
+import { randomUUID } from 'node:crypto';
+import type { Around, Entry, Found, QueenStory, Standing, Unsettled } from '@yellow-cell/contract';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { logEntries } from '../src/services/logEntries.ts';
+import { entry, freshServer, type Ground, ground, storyOfBox } from './bench.test.kit.ts';
+
+let server: Awaited<ReturnType<typeof freshServer>>;
+let place: Ground;
+beforeAll(async () => {
+  server = await freshServer();
+  place = await ground(server.context);
+});
+afterAll(() => server.close());
+
+const log = (...entries: Entry[]) => logEntries(server.context, entries);
+async function get<T>(path: string): Promise<T> {
+  const answer = await server.app.inject({ url: `/api${path}` });
+  expect({ path, status: answer.statusCode }).toEqual({ path, status: 200 });
+  return answer.json() as T;
+}
+
+describe('boxes as they stand', () => {
+  it('come with what lives in them, their designs, rounds and weather, page by page', async () => {
+    const stories = ['S1', 'S2', 'S3'].map((label) => storyOfBox(place, '2026-05-10', label));
+    for (const { entries } of stories) await log(...entries);
+    const round = randomUUID();
+    await log(
+      entry('grafted', '2026-04-30', { round, number: 3, donor: 'Sable', grafts: 20, accepted: 12 }),
+      entry('weatherRecorded', '2026-05-20', {
+        yard: place.yard.id,
+        days: [{ date: '2026-05-20', min_C: 5, max_C: 20, wind_ms: 2, rain_mm: 0, flying_h: 4 }],
+      }),
+    );
+    const first = await get<Standing>(`/yards/${place.yard.id}/standing?limit=2`);
+    expect(first.boxes.map(({ box }) => box.label)).toEqual(['S1', 'S2']);
+    expect(first.boxes[0]?.colonies).toMatchObject([{ status: 'cellGiven' }]);
+    expect(first.boxes[0]?.recent.at(-1)?.kind).toBe('cellGiven');
+    const around = await get<Around>(`/yards/${place.yard.id}/around`);
+    expect(around.designs).toMatchObject([{ id: place.design.id, name: 'Three-way' }]);
+    expect(around.rounds).toMatchObject([{ id: round, graftedOn: '2026-04-30' }]);
+    expect(around.weather).toMatchObject([{ date: '2026-05-20', flying_h: 4 }]);
+    const next = await get<Standing>(
+      `/yards/${place.yard.id}/standing?limit=2&after=${encodeURIComponent(first.next ?? '')}`,
+    );
+    expect(next.boxes.map(({ box }) => box.label)).toEqual(['S3']);
+    expect(next.next).toBeNull();
+    expect((await get<Standing>(`/boxes/${stories[0]?.box}`)).boxes).toHaveLength(1);
+  });
+
+  it('with something due come alone, most pressing first, and not what has lapsed', async () => {
+    const late = storyOfBox(place, '2026-05-04', 'D1');
+    await log(...late.entries, entry('cellOpened', '2026-05-07', late.of));
+    const due = async (on: string) =>
+      (await get<Standing>(`/yards/${place.yard.id}/due?on=${on}`)).boxes.map(({ box }) => box.label);
+    // S1’s cell was never looked at: that is late for longer than D1’s eggs are.
+    const pressing = await due('2026-05-31');
+    expect(pressing.indexOf('S1')).toBeLessThan(pressing.indexOf('D1'));
+    expect(await due('2026-04-22')).not.toContain('D1');
+    await log(entry('failed', '2026-05-30', { ...late.of, reason: 'robbed' }));
+    expect(await due('2026-05-31')).not.toContain('D1');
+  });
+
+  it('answer on paper', async () => {
+    for (const what of ['cards', 'day', 'plan']) {
+      const answer = await server.app.inject({ url: `/api/yards/${place.yard.id}/paper.pdf?what=${what}` });
+      expect(answer.headers['content-type']).toBe('application/pdf');
+      expect(answer.rawPayload.subarray(0, 5).toString()).toBe('%PDF-');
+    }
+  });
+});
+
+describe('a queen', () => {
+  it('is told with her sisters and all that names her', async () => {
+    const [one, other] = [
+      storyOfBox(place, '2026-05-10', 'Q1'),
+      storyOfBox(place, '2026-05-10', 'Q2'),
+    ] as const;
+    const round = randomUUID();
+    await log(
+      entry('grafted', '2026-04-30', { round, number: 8, donor: 'Thistle', grafts: 20, accepted: 12 }),
+    );
+    for (const { entries, of } of [one, other])
+      await log(
+        ...entries.map((each) =>
+          each.kind === 'cellGiven' ? { ...each, payload: { ...each.payload, round } } : each,
+        ),
+        entry('cellOpened', '2026-05-13', of),
+      );
+    await log(
+      entry('queenMarked', '2026-05-28', {
+        box: one.box,
+        colony: one.of.colony,
+        queen: one.of.attempt,
+        colour: 'white',
+        number: '42',
+        clipped: false,
+      }),
+    );
+    const story = await get<QueenStory>(`/queens/${one.of.attempt}`);
+    expect(story).toMatchObject({
+      queen: { mother: { name: 'Thistle' }, mark: { number: '42' } },
+      box: { label: 'Q1' },
+      attempt: { givenOn: '2026-05-10' },
+      sisters: [{ id: other.of.attempt }],
+    });
+    expect(story.events.map(({ kind }) => kind)).toEqual(['cellGiven', 'cellOpened', 'queenMarked']);
+    const found = await get<Found[]>('/search?find=42');
+    expect(found).toMatchObject([{ kind: 'queen', id: one.of.attempt, box: one.box }]);
+  });
+});
+
+describe('search', () => {
+  it('finds boxes, stands, rounds, and the words of a note in any script; and means what is typed, not patterns', async () => {
+    const { box, entries } = storyOfBox(place, '2026-05-10', 'Find-1');
+    await log(...entries);
+    const words = ['Drohnenbrütig?', 'מלכה', '🐝', "50% o'clock_ \\"];
+    for (const note of [...words, 'x'.repeat(5_000)])
+      await log({ ...entry('noted', '2026-05-12', { box }), note });
+    const find = async (typed: string) =>
+      (await get<Found[]>(`/search?find=${encodeURIComponent(typed)}`)).map(
+        ({ kind, title }) => `${kind} ${title}`,
+      );
+    expect(await find('find-1')).toContain('box Find-1');
+    expect(await find('drohnen')).toContain('note Drohnenbrütig?');
+    expect(await find('מלכה')).toContain('note מלכה');
+    expect((await find('thistle')).some((each) => each.startsWith('round'))).toBe(true);
+    for (const odd of ['%', '_', "'", '\\', ':*', '&', '🐝', '50%']) await find(odd);
+    expect(await find('%%')).toEqual([]);
+  });
+});
+
+describe('what waits to be settled', () => {
+  it('is told with what stands in its way', async () => {
+    const { box, of, entries } = storyOfBox(place, '2026-05-10', 'W1');
+    await log(...entries);
+    const again = entry('cellGiven', '2026-05-12', { box, colony: of.colony, attempt: randomUUID() });
+    await logEntries(server.context, [again], true);
+    const waiting = (await get<Unsettled[]>('/to-settle')).find(({ event }) => event.id === again.id);
+    expect(waiting).toMatchObject({ against: { kind: 'cellGiven' }, boxes: [{ label: 'W1' }] });
+    expect(waiting?.sentence).toContain('record what became of its queen');
+    await log(entry('withdrawn', '2026-05-31', {}, { corrects: again.id }));
+    expect((await get<Unsettled[]>('/to-settle')).some(({ event }) => event.id === again.id)).toBe(false);
+  });
+});
