@@ -14,8 +14,8 @@ const SCREENS = [
 ];
 const THEMES = [
   ['light', [...SCREENS, '/workshop']],
-  ['dark', SCREENS],
-  ['yard', ['/yard', '/bench/new', '/ledger']],
+  ['dark', ['/yard', '/bench/new', '/ledger', '/bench/start']],
+  ['yard', ['/yard', '/bench/new']],
 ] as const;
 
 async function expectNoSerious(page: Page, what: string): Promise<void> {
@@ -56,6 +56,26 @@ test.describe('accessibility', () => {
     await page.goto('/yard');
     await page.getByRole('button', { name: /^B7 Middle:/ }).click();
     await scan('compartment');
+    await page
+      .getByRole('link', { name: 'Frames', exact: true })
+      .or(page.getByRole('link', { name: /one by one/ }))
+      .first()
+      .click();
+    await page
+      .getByRole('button', { name: /^Look through B7/ })
+      .first()
+      .click();
+    await scan('frames');
+    for (const screen of ['/settle', '/figures']) {
+      await page.goto(screen);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await scan(screen);
+    }
+    await page.goto('/yard');
+    await page.getByRole('link', { name: 'Season' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await scan('season');
+    await page.goto('/yard');
     await page.getByRole('button', { name: 'List' }).click();
     await scan('list');
     await page.keyboard.press('?');

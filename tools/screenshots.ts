@@ -108,6 +108,33 @@ const shots: readonly Shot[] = [
       await page.getByText(/become one/).scrollIntoViewIfNeeded();
     },
   },
+  {
+    name: 'yard-frames',
+    path: '/yard',
+    before: async (page) => {
+      await page
+        .getByRole('button', { name: /: proven since/ })
+        .first()
+        .press('Enter');
+      await page.getByRole('link', { name: /one by one/ }).click();
+      await page
+        .getByRole('img', { name: /sealed brood/ })
+        .first()
+        .waitFor();
+    },
+  },
+  {
+    name: 'queen',
+    path: '/yard',
+    before: async (page) => {
+      await page
+        .getByRole('button', { name: /: proven since/ })
+        .first()
+        .press('Enter');
+      await page.getByRole('complementary', { name: 'Slip' }).getByRole('link', { name: /No\./ }).click();
+      await page.getByText('Her story').waitFor();
+    },
+  },
   { name: 'yard-list', path: '/yard', before: (page) => page.getByRole('button', { name: 'List' }).click() },
   { name: 'yard-phone', path: '/yard', phone: true, theme: 'yard' },
   {

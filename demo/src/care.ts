@@ -17,13 +17,10 @@ interface Of {
   attempt: string;
 }
 
-/** Seams of bees, in halves: most compartments neither crowded nor weak. */
+/** Seams of bees, in halves, of a compartment that is neither crowded nor weak. */
 export function countSeams({ seed, diary }: Care, of: Of, frames: number, on: Day): void {
-  const crowded = seed.chance(0.06);
-  const seams = crowded
-    ? frames + 0.5
-    : Math.max(1.5, Math.round((0.55 + seed.random() * 0.35) * frames * 2) / 2);
-  diary.write('strengthSeen', on, { box: of.box, colony: of.colony, seams: Math.min(seams, frames + 0.5) });
+  const seams = Math.max(1.5, Math.round((0.55 + seed.random() * 0.35) * frames * 2) / 2);
+  diary.write('strengthSeen', on, { box: of.box, colony: of.colony, seams: Math.min(seams, frames - 0.5) });
 }
 
 const COLOURS: readonly QueenColour[] = ['blue', 'white', 'yellow', 'red', 'green'];
@@ -52,6 +49,12 @@ export function lookThrough(care: Care, of: Of, slots: readonly string[], on: Da
       { hour: 19 },
     );
   });
+  const seams = seed.pick([
+    [slots.length + 0.5, 2],
+    [Math.max(1.5, slots.length - 0.5), 7],
+    [1, 1],
+  ] as const);
+  diary.write('strengthSeen', on, { ...inColony, seams }, { hour: 19 });
   const slot = slots[nest];
   if (slot === undefined) return;
   diary.write('queenSeen', on, { ...inColony, queen: of.attempt, seen: true, slot }, { hour: 19 });

@@ -120,8 +120,11 @@ function Frames({ yard }: { yard: Yard }) {
       </div>
       <p className="mb-2 max-w-3xl text-soft">
         Seen from above, the front at the left, slot 1 nearest the left wall. Drag a frame by its number to
-        another place, or take it up with Space, move it with the arrow keys and put it down with Space.
-        {isToday ? '' : ' What you do now is dated on the day shown.'}
+        another place
+        <span className="max-sm:hidden">
+          , or take it up with Space, move it with the arrow keys and put it down with Space
+        </span>
+        .{isToday ? '' : ' What you do now is dated on the day shown.'}
       </p>
       <CombKey />
       {refused && (

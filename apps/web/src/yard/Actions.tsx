@@ -5,6 +5,9 @@ import { ActionForm, type FormKind } from './ActionForms.tsx';
 import type { ActionProps, FormProps } from './Form.tsx';
 import type { BoxView, CompartmentView } from './useYard.ts';
 
+/** Beside the expected one, so many likely ones stand in a list. */
+const BRIEF = 2;
+
 interface Offer {
   name: string;
   /** Logged at once, or a form first. */
@@ -12,7 +15,13 @@ interface Offer {
 }
 
 /** The likely next actions for what the compartment is; the expected one large, and one press where nothing need be asked. */
-export function Actions({ view, boxView, compartment, title }: ActionProps) {
+export function Actions({
+  view,
+  boxView,
+  compartment,
+  title,
+  brief = false,
+}: ActionProps & { brief?: boolean }) {
   const log = useLog();
   const [form, setForm] = useState<FormKind>();
   const [more, setMore] = useState(false);
@@ -39,22 +48,27 @@ export function Actions({ view, boxView, compartment, title }: ActionProps) {
         </p>
       ))}
       {form === undefined ? (
-        <div className="grid grid-cols-2 gap-2">
+        <div className={brief && !more ? 'flex flex-wrap gap-2' : 'grid grid-cols-2 gap-2'}>
           {main && (
             <button
               type="button"
-              className="button button-main col-span-2 min-h-12 text-base"
+              className={`button button-main min-h-12 text-base ${brief && !more ? '' : 'col-span-2'}`}
               onClick={() => press(main)}
             >
               {main.name}
             </button>
           )}
-          {[...others, ...(more ? furtherFor(boxView, compartment) : [])].map((offer) => (
+          {(more
+            ? [...others, ...furtherFor(boxView, compartment)]
+            : brief
+              ? others.slice(0, BRIEF)
+              : others
+          ).map((offer) => (
             <button key={offer.name} type="button" className="button min-h-11" onClick={() => press(offer)}>
               {offer.name}
             </button>
           ))}
-          {compartment.colony && !more && (
+          {(compartment.colony || others.length > BRIEF) && !more && (
             <button type="button" className="button min-h-11 font-normal" onClick={() => setMore(true)}>
               More…
             </button>

@@ -43,11 +43,7 @@ export function QueenScreen() {
             <Fact name="Round">
               {round ? `${round.number}, grafted ${showDay(round.graftedOn, on)}` : UNKNOWN}
             </Fact>
-            <Fact name="Born">
-              {queen.bornOn
-                ? `${showDay(queen.bornOn)} ${queen.birthYear ?? ''}`
-                : (queen.birthYear ?? UNKNOWN)}
-            </Fact>
+            <Fact name="Born">{queen.bornOn ? showDay(queen.bornOn) : (queen.birthYear ?? UNKNOWN)}</Fact>
             <Fact name="Mark">
               {queen.mark?.colour
                 ? `${queen.mark.colour}${queen.mark.number ? `, no. ${queen.mark.number}` : ''}, since ${showDay(queen.mark.on, on)}`

@@ -79,7 +79,6 @@ function StopLine({ view, boxView, compartment }: Stop & { view: YardView }) {
   const { choose } = useChoice();
   const { isToday } = useAsOf();
   const { first, urgency, status, colony } = compartment;
-  const [open, setOpen] = useState(false);
   if (!first) return null;
   const title = `${boxView.box.label} ${compartment.name}`;
   return (
@@ -108,24 +107,16 @@ function StopLine({ view, boxView, compartment }: Stop & { view: YardView }) {
             </span>
           </p>
           {isToday && (
-            <div className="no-print max-w-md">
-              {open ? (
-                <>
-                  <Actions view={view} boxView={boxView} compartment={compartment} title={title} />
-                  {colony && (
-                    <PutOff
-                      box={boxView.box.id}
-                      colony={colony.id}
-                      work={first.kind}
-                      title={`${title}: ${first.title}`}
-                      on={view.on}
-                    />
-                  )}
-                </>
-              ) : (
-                <button type="button" className="button mt-1 min-h-11" onClick={() => setOpen(true)}>
-                  Enter…
-                </button>
+            <div className="no-print max-w-2xl">
+              <Actions view={view} boxView={boxView} compartment={compartment} title={title} brief />
+              {colony && (
+                <PutOff
+                  box={boxView.box.id}
+                  colony={colony.id}
+                  work={first.kind}
+                  title={`${title}: ${first.title}`}
+                  on={view.on}
+                />
               )}
             </div>
           )}

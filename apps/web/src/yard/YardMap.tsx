@@ -36,6 +36,11 @@ export function YardMap({ view }: { view: YardView }) {
   const stacks = useMemo(() => stacksOf(view.boxes), [view.boxes]);
   return (
     <div className="flex h-full flex-col">
+      {arranging && (
+        <div className="no-print flex min-h-11 flex-wrap items-center gap-2 bg-sheet px-5 pb-1.5">
+          <ArrangeBar view={view} arrange={arrange} />
+        </div>
+      )}
       <div
         ref={ref}
         className="relative min-h-72 flex-1 overflow-hidden"
@@ -80,7 +85,6 @@ export function YardMap({ view }: { view: YardView }) {
         </svg>
         {isToday && view.boxes.length > 0 && (
           <div className="no-print absolute bottom-3 right-5 flex max-w-[75%] flex-wrap items-center justify-end gap-2 rounded-lg bg-sheet/90 p-1">
-            {arranging && <ArrangeBar view={view} arrange={arrange} />}
             <button
               type="button"
               aria-pressed={arranging}

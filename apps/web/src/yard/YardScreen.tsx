@@ -8,6 +8,7 @@ import { useKeys } from '../app/useKeys.ts';
 import { BoxSlip } from './BoxSlip.tsx';
 import { BuildBox } from './BuildBox.tsx';
 import { CompartmentSlip } from './CompartmentSlip.tsx';
+import { ElsewhereSlip } from './ElsewhereSlip.tsx';
 import { NewYard } from './NewYard.tsx';
 import { Slip } from './Slip.tsx';
 import { TodayList } from './TodayList.tsx';
@@ -70,9 +71,10 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
         />
       );
     if (chosenBox) return <BoxSlip view={view} boxView={chosenBox} />;
+    if (box !== undefined) return <ElsewhereSlip view={view} box={box} yards={yards} />;
     return <YardSlip view={view} />;
   };
-  const open = adding || build !== undefined || chosenBox !== undefined;
+  const open = adding || build !== undefined || box !== undefined;
 
   return (
     <main className="flex h-full flex-col lg:flex-row">
