@@ -1,5 +1,5 @@
-import type { CombSide, QueenColour } from '@yellow-cell/contract';
-import { type Day, plusDays } from '@yellow-cell/core';
+import type { CombSide } from '@yellow-cell/contract';
+import { type Day, yearColour } from '@yellow-cell/core';
 import type { Diary } from './diary.ts';
 import type { Seed } from './seed.ts';
 
@@ -23,7 +23,6 @@ export function countSeams({ seed, diary }: Care, of: Of, frames: number, on: Da
   diary.write('strengthSeen', on, { box: of.box, colony: of.colony, seams: Math.min(seams, frames - 0.5) });
 }
 
-const COLOURS: readonly QueenColour[] = ['blue', 'white', 'yellow', 'red', 'green'];
 const side = (seed: Seed, brood: boolean): CombSide =>
   brood
     ? {
@@ -62,11 +61,11 @@ export function lookThrough(care: Care, of: Of, slots: readonly string[], on: Da
   care.marked += 1;
   diary.write(
     'queenMarked',
-    plusDays(on, 0),
+    on,
     {
       ...inColony,
       queen: of.attempt,
-      colour: COLOURS[Number(on.slice(0, 4)) % 5] ?? 'other',
+      colour: yearColour(Number(on.slice(0, 4))),
       number: String(((care.marked - 1) % 99) + 1),
       clipped: false,
     },

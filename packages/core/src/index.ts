@@ -167,3 +167,4 @@ export { subjectsOf } from './yard/subjects.ts';
 export { type StatusEvent, statusAfter, transitions, transitionTable } from './yard/transitions.ts';
 export { type Spot, walkingOrder } from './yard/walk.ts';
 export { type BoxChange, warningsOf } from './yard/warnings.ts';
+export { yearColour } from './yard/yearColour.ts';

@@ -1,6 +1,7 @@
 import { type ConstantName, constantProblem, registry } from '@yellow-cell/core';
 import { RotateCcw } from 'lucide-react';
 import { useId, useState } from 'react';
+import { numberIn } from '../parts/numberIn.ts';
 
 interface FigureLineProps {
   name: ConstantName;
@@ -15,9 +16,8 @@ export function FigureLine({ name, value, onSave }: FigureLineProps) {
   const { meaning, unit, source, range, value: usual } = registry[name];
   const [typed, setTyped] = useState<string>();
   const text = typed ?? String(value ?? usual);
-  const parsed = Number(text.trim().replace(',', '.'));
-  const problem =
-    text.trim() === '' || Number.isNaN(parsed) ? 'A number is wanted.' : constantProblem(name, parsed);
+  const parsed = numberIn(text);
+  const problem = Number.isNaN(parsed) ? 'A number is wanted.' : constantProblem(name, parsed);
   const settle = async () => {
     if (typed === undefined || problem) return;
     if (parsed !== (value ?? usual)) await onSave(parsed);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { numberIn } from './numberIn.ts';
+import { numberIn } from '../parts/numberIn.ts';
 
 interface FigureProps {
   label: string;

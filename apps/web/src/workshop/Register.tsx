@@ -3,9 +3,9 @@ import { conditionWords } from '@yellow-cell/core';
 import { Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { newId } from '../app/ids.ts';
+import { numberIn } from '../parts/numberIn.ts';
 import { BoxList } from './BoxList.tsx';
 import { Figure } from './Figure.tsx';
-import { numberIn } from './numberIn.ts';
 import type { WorkshopPartProps } from './workshopPart.ts';
 
 const KINDS: Readonly<Record<EquipmentKind, string>> = {

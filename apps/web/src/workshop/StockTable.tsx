@@ -3,9 +3,9 @@ import { Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { MATERIALS } from '../build/materials.ts';
+import { numberIn } from '../parts/numberIn.ts';
 import { Figure } from './Figure.tsx';
 import { PartMaterial } from './materialList.ts';
-import { numberIn } from './numberIn.ts';
 import type { WorkshopPartProps } from './workshopPart.ts';
 
 /** Sheets and boards: those bought as wanted, and pieces at hand. */

@@ -3,11 +3,9 @@ import { roleWords, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { draft, useLog } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
+import { numberIn } from '../parts/numberIn.ts';
 import { Form } from './Form.tsx';
 import type { BoxView, YardView } from './useYard.ts';
-
-const numberIn = (typed: string): number =>
-  typed.trim() === '' ? Number.NaN : Number(typed.trim().replace(',', '.'));
 
 /** Where a box stands and what it serves as; on the map it is dragged and turned, here it is typed. */
 export function BoxPlace({ view, boxView: { box } }: { view: YardView; boxView: BoxView }) {

@@ -2,6 +2,7 @@ import { compassPoint, showDay, showWindow, sideBearing } from '@yellow-cell/cor
 import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { draft, useLog } from '../app/useLog.ts';
+import { BoxThumb } from '../drawing/BoxThumb.tsx';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { BoxParts } from './BoxParts.tsx';
 import { BoxPlace } from './BoxPlace.tsx';
@@ -37,6 +38,7 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
           {compassPoint(place.bearing_deg)} ({Math.round(place.bearing_deg)}°)
         </p>
       )}
+      <BoxThumb design={boxView.design} width={300} height={140} />
       <h3 className="eyebrow">Compartments</h3>
       <ul>
         {compartments.map((compartment, index) => (

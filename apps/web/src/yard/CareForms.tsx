@@ -3,12 +3,13 @@ import { feedWords, plusDays, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
+import { numberIn } from '../parts/numberIn.ts';
 import { Form, type FormProps, inColony } from './Form.tsx';
 
 export function FeedForm(props: FormProps) {
   const [feed, setFeed] = useState<Feed>('syrup11');
   const [amount, setAmount] = useState('0.5');
-  const amount_kg = Number(amount.trim().replace(',', '.'));
+  const amount_kg = numberIn(amount);
   const problem = amount_kg > 0 && amount_kg <= 30 ? undefined : 'Feed is above 0 and at most 30 kg.';
   return (
     <Form

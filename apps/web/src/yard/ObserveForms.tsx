@@ -4,11 +4,9 @@ import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
+import { numberIn } from '../parts/numberIn.ts';
 import { Form, type FormProps, inColony } from './Form.tsx';
 import { Warned } from './Warned.tsx';
-
-const numberIn = (typed: string): number =>
-  typed.trim() === '' ? Number.NaN : Number(typed.trim().replace(',', '.'));
 
 /** Seams of bees, counted from above: the usual measure of strength. */
 export function StrengthForm(props: FormProps) {

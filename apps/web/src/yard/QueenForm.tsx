@@ -1,14 +1,11 @@
 import type { Queen, QueenColour } from '@yellow-cell/contract';
+import { yearColour } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form } from './Form.tsx';
 import { queenName } from './queenName.ts';
-
-/** By the last digit of the birth year (handbook 1): 1 or 6 white, 2 or 7 yellow, 3 or 8 red, 4 or 9 green, 5 or 0 blue. */
-const YEAR_COLOURS = ['blue', 'white', 'yellow', 'red', 'green'] as const;
-const colourOf = (year: number): QueenColour => YEAR_COLOURS[year % 5] ?? 'other';
 
 interface QueenFormProps {
   box: string;
@@ -35,7 +32,7 @@ export function QueenForm({ box, colony, queen }: QueenFormProps) {
     birthYear !== undefined && !(Number.isInteger(birthYear) && birthYear >= 1990 && birthYear <= latest)
       ? `A year from 1990 to ${latest}, or nothing where it is not known.`
       : undefined;
-  const usual = birthYear === undefined || badYear ? undefined : colourOf(birthYear);
+  const usual = birthYear === undefined || badYear ? undefined : yearColour(birthYear);
   const save = async () => {
     if (badYear) return;
     const facts = {

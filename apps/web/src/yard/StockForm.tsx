@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { draft } from '../app/useLog.ts';
-import { TextField } from '../parts/Field.tsx';
+import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form, type FormProps } from './Form.tsx';
 
 const COUNTS = [
@@ -21,6 +21,8 @@ export function StockForm({ boxView, compartment, send, onCancel }: FormProps) {
     shakes: '2',
   });
   const [openBrood, setOpenBrood] = useState(false);
+  const [queen, setQueen] = useState<'none' | 'laying' | 'unknown'>('none');
+  const isEmpty = compartment.colony === undefined;
   const number = (name: CountName) => Number(counts[name]);
   const problemOf = (name: CountName) =>
     /^\d{1,2}$/.test(counts[name].trim()) && number(name) <= (name === 'shakes' ? 40 : 20)
@@ -40,6 +42,7 @@ export function StockForm({ boxView, compartment, send, onCancel }: FormProps) {
       frames: { sealedBrood: number('sealedBrood'), stores: number('stores'), drawn: number('drawn') },
       shakes: number('shakes'),
       openBrood,
+      ...(queen === 'none' ? {} : { queen }),
     };
     void send('stocked', [draft('stocked', payload)]);
   };
@@ -62,12 +65,25 @@ export function StockForm({ boxView, compartment, send, onCancel }: FormProps) {
           {tooMany}
         </p>
       )}
+      {isEmpty && (
+        <SelectField
+          label="Queen among them"
+          value={queen}
+          onChange={({ target }) => setQueen(target.value as typeof queen)}
+        >
+          <option value="none">none</option>
+          <option value="laying">their own, laying</option>
+          <option value="unknown">not known</option>
+        </SelectField>
+      )}
       <label className="mb-1 flex items-center gap-2">
         <input type="checkbox" checked={openBrood} onChange={({ target }) => setOpenBrood(target.checked)} />
         Eggs or young larvae among it
       </label>
       <p className="mb-2 text-sm text-soft">
-        No old queen; keep it shut on vent and cool for one to three days, fed.
+        {queen === 'none'
+          ? 'No old queen; keep it shut on vent and cool for one to three days, fed.'
+          : 'A colony hived whole. Unknown stays unknown until eggs or brood are seen.'}
       </p>
     </Form>
   );

@@ -91,7 +91,7 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string }
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
-function stockedLine({ frames, shakes, openBrood }: Payload<'stocked'>): string {
+function stockedLine({ frames, shakes, openBrood, queen }: Payload<'stocked'>): string {
   const parts = [
     [frames.sealedBrood, 'sealed brood'],
     [frames.stores, 'stores'],
@@ -99,7 +99,7 @@ function stockedLine({ frames, shakes, openBrood }: Payload<'stocked'>): string 
   ] as const;
   const list = parts.filter(([count]) => count > 0).map(([count, what]) => `${count} ${what}`);
   const shaken = shakes > 0 ? [plural(shakes, 'shake')] : [];
-  return `Stocked: ${[...list, ...shaken].join(', ') || 'bees'}${openBrood ? '; open brood among it' : ''}`;
+  return `Stocked: ${[...list, ...shaken].join(', ') || 'bees'}${openBrood ? '; open brood among it' : ''}${queen === 'laying' ? '; with their queen' : queen === 'unknown' ? '; their queen not known' : ''}`;
 }
 
 function roundOf(round: string | undefined, { rounds }: Names): string {

@@ -15,6 +15,8 @@ export const colonyEvents = {
     }),
     shakes: count('Shakes', 40),
     openBrood: z.boolean(),
+    /** Of a colony that is hived whole: left out, there is no queen among the bees. */
+    queen: z.enum(['laying', 'unknown']).optional(),
     /** The colony that gave frames or bees; it may give again some time later. */
     giver: z.strictObject({ box: Id, colony: Id }).optional(),
   }),

@@ -5,6 +5,7 @@ import { compartmentsOf } from './compartments.ts';
 import { fold } from './fold.ts';
 import type { YardState } from './state.ts';
 import { bays, begun, known, OF, told, workOf } from './story.test.kit.ts';
+import { yearColour } from './yearColour.ts';
 
 const CELL = '2026-05-10';
 const day = (count: number) => plusDays(CELL, count);
@@ -23,6 +24,14 @@ const second = [
     openBrood: false,
   }),
 ];
+
+describe('the colour of a year', () => {
+  it('follows its last digit', () => {
+    const colours = [2020, 2021, 2022, 2023, 2024, 2025, 2026, 2027, 2028, 2029].map(yearColour);
+    expect(colours.slice(0, 5)).toEqual(['blue', 'white', 'yellow', 'red', 'green']);
+    expect(colours.slice(5)).toEqual(colours.slice(0, 5));
+  });
+});
 
 describe('a queen as a person', () => {
   it('comes of the cell that opened, with mother, round and the day she emerged', () => {
@@ -135,5 +144,28 @@ describe('a queen as a person', () => {
     const theirs = told('eggsSeen', day(15), { box: 'box-1', colony: 'colony-2' });
     const lost = fold(known, [...laying, ...second, theirs, told('combined', day(20), into)]);
     expect(lost.queens.get('attempt-1')?.gone?.to).toBe('lost');
+  });
+});
+
+describe('a colony hived whole', () => {
+  const hived = (queen: 'laying' | 'unknown') =>
+    told('stocked', day(1), {
+      box: 'box-1',
+      colony: 'whole',
+      bays: bays.slice(2, 3),
+      frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+      shakes: 0,
+      openBrood: true,
+      queen,
+    });
+  it('is queenright, or unknown until eggs are seen; and goes into no bees', () => {
+    const status = (...events: LogEvent[]) =>
+      fold(known, [...begun(CELL), ...events]).colonies.get('whole')?.status;
+    expect(status(hived('laying'))).toBe('queenright');
+    expect(status(hived('unknown'))).toBe('unknown');
+    const eggs = told('eggsSeen', day(3), { box: 'box-1', colony: 'whole' });
+    expect(status(hived('unknown'), eggs)).toBe('queenright');
+    const again = told('stocked', day(4), { ...hived('laying').payload, queen: 'laying' } as never);
+    expect(refusal([...begun(CELL), hived('unknown'), again])).toContain('into an empty compartment');
   });
 });

@@ -2,7 +2,7 @@ import type { EventKind, Status } from '@yellow-cell/contract';
 
 /**
  * Which events lead from which status to which: the one table, printed in docs/models.md. `queenGiven` stands here
- * twice, by what is given.
+ * twice, by what is given, and `stocked` three times, by whether a queen came along.
  * `same` keeps the status: the event is an observation that adds to the record.
  */
 interface Transition {
@@ -10,11 +10,16 @@ interface Transition {
   to: Status | 'same';
 }
 
+/** Where one kind of event leads to more than one status, by what it says. */
+type Told = 'hivedLaying' | 'hivedUnknown' | 'virginGiven' | 'matedGiven';
+
 export const transitions = {
   stocked: [
     { from: ['empty'], to: 'stocked' },
     { from: ['stocked', 'failed', 'unknown'], to: 'stocked' },
   ],
+  hivedLaying: [{ from: ['empty'], to: 'queenright' }],
+  hivedUnknown: [{ from: ['empty'], to: 'unknown' }],
   cellGiven: [{ from: ['stocked', 'failed', 'unknown'], to: 'cellGiven' }],
   virginGiven: [{ from: ['stocked', 'failed', 'unknown'], to: 'virgin' }],
   matedGiven: [{ from: ['stocked', 'failed', 'unknown'], to: 'caged' }],
@@ -55,7 +60,7 @@ export const transitions = {
       to: 'empty',
     },
   ],
-} as const satisfies Partial<Record<EventKind | 'virginGiven' | 'matedGiven', readonly Transition[]>>;
+} as const satisfies Partial<Record<EventKind | Told, readonly Transition[]>>;
 
 export type StatusEvent = keyof typeof transitions;
 

@@ -19,8 +19,10 @@ export function colonyFor(
   return `The compartment is “${statusWords[colony.status]}” since ${showDay(colony.since, on)}: ${CANNOT[kind]}`;
 }
 
-const CANNOT: Readonly<Record<StatusEvent, string>> = {
+export const CANNOT: Readonly<Record<StatusEvent, string>> = {
   stocked: 'it cannot be stocked anew.',
+  hivedLaying: 'a colony with its queen goes into an empty compartment.',
+  hivedUnknown: 'a colony of which little is known goes into an empty compartment.',
   cellGiven: 'record what became of its queen or cell before giving a cell.',
   virginGiven: 'record what became of its queen or cell before giving a virgin.',
   matedGiven: 'record what became of its queen or cell before giving a queen.',

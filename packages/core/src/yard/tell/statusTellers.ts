@@ -6,7 +6,7 @@ import { drawnDesign, livingIn } from '../compartments.ts';
 import { framesFor, reckonShut } from '../regroup.ts';
 import { statusWords } from '../statusWords.ts';
 import { statusAfter } from '../transitions.ts';
-import { attemptsQueen, colonyFor, observe, withLaying } from './observe.ts';
+import { attemptsQueen, CANNOT, colonyFor, observe, withLaying } from './observe.ts';
 import { queensIn } from './queensIn.ts';
 import { present, standingBox, type Tellers, type Telling } from './telling.ts';
 
@@ -23,6 +23,8 @@ type StatusKind =
 const NO_BEES_LEFT: readonly FailReason[] = ['absconded', 'robbed', 'starved'];
 /** Reasons after which the queen of the attempt may still be there. */
 const QUEEN_LEFT: readonly FailReason[] = ['droneLayer', 'unknown'];
+/** Bees by whether their queen came along. */
+const HIVED = { none: 'stocked', laying: 'hivedLaying', unknown: 'hivedUnknown' } as const;
 /** What an ended colony brings along, where the other has no queen of its own. */
 const QUEENLESS: readonly Colony['status'][] = ['stocked', 'failed', 'unknown'];
 
@@ -40,9 +42,10 @@ export const statusTellers: Tellers<StatusKind> = {
     if (there && there.id !== payload.colony)
       return `That compartment of box ${box.label} already holds bees, stocked ${showDay(there.stockedOn)}.`;
     if (!there && telling.colonies.has(payload.colony)) return 'That colony stands elsewhere.';
-    const status = statusAfter('stocked', there?.status ?? 'empty');
+    const kind = HIVED[payload.queen ?? 'none'];
+    const status = statusAfter(kind, there?.status ?? 'empty');
     if (status === undefined)
-      return `The compartment is ${statusWords[there?.status ?? 'unknown']}; it cannot be stocked anew.`;
+      return `The compartment is ${statusWords[there?.status ?? 'unknown']}; ${CANNOT[kind]}`;
     telling.colonies.set(payload.colony, {
       id: payload.colony,
       box: box.id,
