@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { payloads } from '@yellow-cell/contract';
 import { limitTable, registry, rules, transitionTable } from '@yellow-cell/core';
 import { describe, expect, it } from 'vitest';
 import { root } from './root.ts';
@@ -21,5 +22,13 @@ describe('docs/models.md', () => {
   it('names every limit of the checks with its default', () => {
     for (const [name, { value }] of Object.entries(limitTable))
       expect(models).toContain(`| ${name} | ${value} |`);
+  });
+});
+
+describe('docs/formats.md', () => {
+  const formats = readFileSync(join(root, 'docs', 'formats.md'), 'utf8');
+  it.each(Object.entries(payloads))('names %s with every field of it', (kind, { shape }) => {
+    const [, fields = ''] = new RegExp(`^\\| ${kind} \\| (.*) \\|$`, 'm').exec(formats) ?? [];
+    for (const field of Object.keys(shape)) expect(fields).toMatch(new RegExp(`\\b${field}\\b`));
   });
 });

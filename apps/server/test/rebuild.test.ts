@@ -2,6 +2,8 @@ import type { TakesBy } from '@yellow-cell/contract';
 import { fold, type Known, outcomeOf, plusDays, seededRandom, verdictOn } from '@yellow-cell/core';
 import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { prepare } from '../src/prepare.ts';
+import { realClock } from '../src/services/clock.ts';
 import { logEntries } from '../src/services/logEntries.ts';
 import { rebuild } from '../src/services/rebuild.ts';
 import { changeSettings } from '../src/services/settings.ts';
@@ -79,6 +81,20 @@ describe('rebuilding the read tables from the log', () => {
     const live = await readRows();
     expect(live.event_to_settle?.length).toBeGreaterThan(0);
     await server.context.within((store) => rebuild(store, server.context.breeder));
+    expect(await readRows()).toEqual(live);
+  });
+
+  it('also by itself, at the start, where the rows are of a program that kept no boxes whole', async () => {
+    const live = await readRows();
+    await server.context.within(async (store) => {
+      await store
+        .updateTable('box_state')
+        .set({ told: null as never, shown: null as never })
+        .execute();
+      await store.deleteFrom('due_state').execute();
+      await store.deleteFrom('queen_state').execute();
+    });
+    await prepare(server.database, realClock(TODAY), false);
     expect(await readRows()).toEqual(live);
   });
 

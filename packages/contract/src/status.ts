@@ -93,5 +93,6 @@ export const DueKind = z.enum([
   'reduce',
   'expand',
   'treat',
+  'markUnlike',
 ]);
 export type DueKind = z.infer<typeof DueKind>;

@@ -35,6 +35,7 @@ const KINDS: Readonly<Record<DueKind, true>> = {
   reduce: true,
   expand: true,
   treat: true,
+  markUnlike: true,
 };
 
 /** Every rule that raises work can be off: a figure of 1 or 0 like any other, so that each yard has its own. */

@@ -21,6 +21,8 @@ export interface StandingCompartment {
   /** Queens put aside that go back, and frames out of it. */
   away: readonly Queen[];
   framesOut: readonly Frame[];
+  /** True where bees, or a queen back from mating, easily take its entrance for another’s. */
+  takenForAnother: boolean;
 }
 
 /** The box as it was drawn. */
@@ -66,13 +68,14 @@ export const livingIn = (colonies: YardState['colonies'], box: BoxState): Colony
 export function compartmentsOf(state: YardState, designs: Designs, box: BoxState): StandingCompartment[] {
   const design = designOf(designs, box);
   if (!design) return [];
-  const { compartments } = deriveBox(design);
+  const { compartments, drifts } = deriveBox(design);
+  const alike = new Set(drifts.flatMap(({ risk, between }) => (risk === 'high' ? between : [])));
   const oneLevel = compartments.every(({ block }) => block.z[0] === compartments[0]?.block.z[0]);
   const names = oneLevel
     ? compartmentNames(compartments.length, box.place?.bearing_deg)
     : compartments.map(({ name }) => name);
   const here = [...state.colonies.values()].filter((colony) => colony.box === box.id);
-  return compartments.map(({ bays: ids, frames }, position) => {
+  return compartments.map(({ bays: ids, frames, entrances }, position) => {
     const slots = new Set(frames.map(({ id }) => id));
     const of = here.filter((colony) => colony.bays.some((bay) => ids.includes(bay)));
     const living = of.find(({ ended }) => !ended);
@@ -87,6 +90,7 @@ export function compartmentsOf(state: YardState, designs: Designs, box: BoxState
       since: living?.since ?? last?.ended?.on ?? null,
       ...(living ? { colony: living } : {}),
       ...(attempt ? { attempt } : {}),
+      takenForAnother: entrances.some(({ id }) => alike.has(id)),
       queens: living ? queensIn(state.queens, living.id) : [],
       away: living
         ? [...state.queens.values()].filter(({ colony, gone }) => colony === living.id && gone?.backBy)

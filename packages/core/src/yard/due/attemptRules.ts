@@ -177,7 +177,27 @@ const lookAfterCombining: Rule = {
 
 const awaitsEggs = ({ status }: Colony): boolean => status === 'cellGiven' || status === 'virgin';
 
+const markUnlike: Rule = {
+  kind: 'markUnlike',
+  title: 'Mark the entrances unlike',
+  why: 'A queen back from mating that enters at her neighbour’s is killed there.',
+  source: 'Handbook 2, finding home',
+  figures: ['flightsFrom_d'],
+  raise: ({ colony, attempt, compartment, constants }) => {
+    if (!awaitsEggs(colony) || !attempt || !compartment.takenForAnother) return undefined;
+    const flies = plusDays(cellDay(attempt), constants.flightsFrom_d);
+    return {
+      from: attempt.givenOn,
+      expected: attempt.givenOn,
+      to: flies,
+      reason: `Its entrance is easily taken for another of this box; she flies from ${showDay(flies)}.`,
+      lapses: true,
+    };
+  },
+};
+
 export const attemptRules: readonly Rule[] = [
+  markUnlike,
   giveCell,
   searchWildCells,
   checkOpening,

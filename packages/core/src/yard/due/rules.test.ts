@@ -2,12 +2,13 @@ import type { DueKind, LogEvent } from '@yellow-cell/contract';
 import { DueKind as Kinds } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { plusDays } from '../../calendar/days.ts';
-import { constantsWith, registry } from '../../constants/registry.ts';
+import { constantsWith, defaultConstants, registry } from '../../constants/registry.ts';
 import { switchOf } from '../../constants/switches.ts';
+import { compartmentsOf } from '../compartments.ts';
 import { fold } from '../fold.ts';
-import { begun, known, OF, told, weatherOf, workOf } from '../story.test.kit.ts';
+import { begun, known, OF, threeWayDesign, told, weatherOf, workOf } from '../story.test.kit.ts';
 import type { Weather } from './expectation.ts';
-import { rules } from './rules.ts';
+import { expectationsOf, rules } from './rules.ts';
 
 const CELL = '2026-05-10';
 const day = (count: number) => plusDays(CELL, count);
@@ -128,5 +129,42 @@ describe('rules that raise work', () => {
     const taken = told('failed', day(4), { ...OF, reason: 'cellNotOpened' });
     const given = told('queenGiven', day(5), { ...IN, queen: 'm', what: 'mated', caged: true });
     expect(raised([taken, given], 'checkIntroduction')).toMatchObject({ from: day(6), to: day(9) });
+  });
+
+  it('entrances that are easily taken for one another are marked before she flies', () => {
+    const twin = threeWayDesign();
+    const alike = {
+      ...twin,
+      versions: twin.versions.map((version) => ({
+        ...version,
+        content: {
+          ...version.content,
+          layers: version.content.layers.map((layer) =>
+            layer.kind === 'body'
+              ? {
+                  ...layer,
+                  entrances: layer.entrances.map((entrance, index) => ({
+                    ...entrance,
+                    side: 'front' as const,
+                    along: { mm: 80 + index * 60 },
+                    mark: null,
+                  })),
+                }
+              : layer,
+          ),
+        },
+      })),
+    };
+    const near = { ...known, designs: new Map([[twin.id, alike]]) };
+    const state = fold(near, begun(CELL));
+    const box = state.boxes.get('box-1');
+    if (!box) throw new Error('no box');
+    const [first] = compartmentsOf(state, near.designs, box);
+    const kinds = first
+      ? expectationsOf(first, box, new Map(), defaultConstants).filter(({ kind }) => kind === 'markUnlike')
+      : [];
+    expect(first?.takenForAnother).toBe(true);
+    expect(kinds).toMatchObject([{ from: CELL, to: day(6) }]);
+    expect(raised([], 'markUnlike')).toBeUndefined();
   });
 });
