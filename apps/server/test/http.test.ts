@@ -126,6 +126,7 @@ describe('the server', () => {
         context: {
           ...server.context,
           within: () => database.selectFrom('yard').selectAll().execute() as never,
+          reading: () => database.selectFrom('yard').selectAll().execute() as never,
         },
       },
     });

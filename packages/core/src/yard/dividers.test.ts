@@ -31,14 +31,13 @@ interface Step {
 }
 
 /** Rooms that nothing stands between, as groups from the left. */
-const groupsOf = (walls: readonly boolean[]): number[][] =>
-  [1, 2].reduce<number[][]>(
-    (groups, room) =>
-      walls[room - 1]
-        ? [...groups, [room]]
-        : [...groups.slice(0, -1), [...(groups.at(-1) as number[]), room]],
-    [[0]],
-  );
+function groupsOf(walls: readonly boolean[]): number[][] {
+  const groups = [[0]];
+  for (const room of [1, 2])
+    if (walls[room - 1]) groups.push([room]);
+    else groups.at(-1)?.push(room);
+  return groups;
+}
 
 function naive(steps: readonly Step[]) {
   const walls = [true, true];
