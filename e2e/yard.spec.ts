@@ -43,8 +43,10 @@ test.describe('the yard', () => {
     await page.getByLabel('Note', { exact: true }).fill('A torn cell?');
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await expect(slip(page).getByText('“A torn cell?”')).toBeVisible();
+    await expect(slip(page).getByText('taken back or replaced')).toHaveCount(1);
     await page.keyboard.press('u');
-    await expect(slip(page).getByText('“A torn cell?”')).toHaveCount(0);
+    // The record shows both: what was noted, and that it was taken back.
+    await expect(slip(page).getByText('taken back or replaced')).toHaveCount(2);
   });
 
   test('more frames than the compartment holds are refused beside the fields', async ({ page }) => {
