@@ -278,22 +278,24 @@ async function copyParcels({ count, typed }: { count: number; typed: number }): 
   await new Promise((done) => {
     opened.onsuccess = done;
   });
-  const shelf = opened.result.transaction('parcels', 'readwrite').objectStore('parcels');
-  const all = shelf.getAll();
+  const shelf = opened.result.transaction('kept', 'readwrite').objectStore('kept');
+  const kept = shelf.get('parcels');
   await new Promise((done) => {
-    all.onsuccess = done;
+    kept.onsuccess = done;
   });
-  const { order: _, ...model } = all.result[all.result.length - 1];
-  for (let index = typed; index < count; index++) {
+  const model = kept.result[kept.result.length - 1];
+  const copies = Array.from({ length: count - typed }, (_, index) => {
     const [entry] = model.entries;
+    const at = typed + index;
     const copy = {
       ...entry,
       id: crypto.randomUUID(),
-      deviceSeq: entry.deviceSeq + index,
-      note: `Counted ${index}.`,
+      deviceSeq: entry.deviceSeq + at,
+      note: `Counted ${at}.`,
     };
-    shelf.add({ ...model, id: crypto.randomUUID(), entries: [copy] });
-  }
+    return { ...model, id: crypto.randomUUID(), entries: [copy] };
+  });
+  shelf.put([...kept.result, ...copies], 'parcels');
   await new Promise((done) => {
     shelf.transaction.oncomplete = done;
   });

@@ -1,7 +1,7 @@
 import type { Entry } from '@yellow-cell/contract';
-import Dexie, { type EntityTable } from 'dexie';
+import { createStore, get, set, type UseStore, update } from 'idb-keyval';
 
-/** What this device keeps in its own database through a reload, and without a network. */
+/** What this device keeps in its own database (IndexedDB) through a reload, and without a network. */
 
 /** A group of entries on its way to the server. */
 export interface Parcel {
@@ -11,25 +11,16 @@ export interface Parcel {
   /** True once nobody answered: it is sent as made without a connection, so that it is kept whatever it says. */
   late?: boolean;
 }
-interface KeptParcel extends Parcel {
-  order: number;
-}
-interface Snapshot {
-  key: string;
-  value: unknown;
-}
 
-class Shelf extends Dexie {
-  declare parcels: EntityTable<KeptParcel, 'order'>;
-  declare snapshots: EntityTable<Snapshot, 'key'>;
-  constructor() {
-    super('yellow-cell');
-    this.version(1).stores({ parcels: '++order, &id', snapshots: 'key' });
-  }
-}
-const shelf = new Shelf();
+const PARCELS = 'parcels';
+let opened: UseStore | undefined;
+/** Opened when it is first wanted: a browser that refuses its database does so here. */
+const shelf = (): UseStore => {
+  opened ??= createStore('yellow-cell', 'kept');
+  return opened;
+};
 
-/** What a browser that refuses its database keeps for this visit. */
+/** What a browser without a database keeps for this visit. */
 let remembered: Parcel[] = [];
 let refused = false;
 async function onShelf<T>(work: () => Promise<T>, instead: () => T): Promise<T> {
@@ -42,44 +33,38 @@ async function onShelf<T>(work: () => Promise<T>, instead: () => T): Promise<T> 
   }
 }
 
+/** In the order in which they were made. */
 export const allParcels = (): Promise<Parcel[]> =>
-  onShelf<Parcel[]>(
-    () => shelf.parcels.orderBy('order').toArray(),
+  onShelf(
+    async () => (await get<Parcel[]>(PARCELS, shelf())) ?? [],
     () => remembered,
   );
 
-export const addParcel = (parcel: Parcel): Promise<void> =>
+/** One transaction from reading to writing: another tab's parcels are not lost. */
+const changeParcels = (change: (now: readonly Parcel[]) => Parcel[]): Promise<void> =>
   onShelf(
-    async () => void (await shelf.parcels.add({ ...parcel })),
+    () => update<Parcel[]>(PARCELS, (now = []) => change(now), shelf()),
     () => {
-      remembered = [...remembered, parcel];
+      remembered = change(remembered);
     },
   );
+
+export const addParcel = (parcel: Parcel): Promise<void> => changeParcels((now) => [...now, parcel]);
 
 export const markLate = (id: string): Promise<void> =>
-  onShelf(
-    async () => void (await shelf.parcels.where('id').equals(id).modify({ late: true })),
-    () => {
-      remembered = remembered.map((each) => (each.id === id ? { ...each, late: true } : each));
-    },
-  );
+  changeParcels((now) => now.map((each) => (each.id === id ? { ...each, late: true } : each)));
 
 export const removeParcels = (ids: readonly string[]): Promise<void> =>
-  onShelf(
-    async () => void (await shelf.parcels.where('id').anyOf(ids).delete()),
-    () => {
-      remembered = remembered.filter(({ id }) => !ids.includes(id));
-    },
-  );
+  changeParcels((now) => now.filter(({ id }) => !ids.includes(id)));
 
 export const readSnapshot = <T>(key: string): Promise<T | undefined> =>
   onShelf<T | undefined>(
-    async () => (await shelf.snapshots.get(key))?.value as T | undefined,
+    () => get<T>(key, shelf()),
     () => undefined,
   );
 
 export const keepSnapshot = (key: string, value: unknown): Promise<void> =>
   onShelf(
-    async () => void (await shelf.snapshots.put({ key, value })),
+    () => set(key, value, shelf()),
     () => undefined,
   );

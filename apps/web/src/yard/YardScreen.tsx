@@ -1,21 +1,15 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
 import { showDay } from '@yellow-cell/core';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink, useLocation, useParams, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
 import { useKeys } from '../app/useKeys.ts';
-import { BoxSlip } from './BoxSlip.tsx';
-import { BuildBox } from './BuildBox.tsx';
-import { CompartmentSlip } from './CompartmentSlip.tsx';
-import { ElsewhereSlip } from './ElsewhereSlip.tsx';
 import { NewYard } from './NewYard.tsx';
 import { Slip } from './Slip.tsx';
-import { TodayList } from './TodayList.tsx';
 import { useChoice } from './useChoice.ts';
 import { useQuickYard } from './useQuickYard.ts';
 import { useYard, type YardView } from './useYard.ts';
-import { YardList } from './YardList.tsx';
 import { YardMap } from './YardMap.tsx';
 import { YardSlip } from './YardSlip.tsx';
 
@@ -81,21 +75,33 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
       <div className="flex min-h-0 min-w-0 flex-1 flex-col">
         <YardHead view={view} yards={yards} shown={shown} onShow={setShown} onAdd={() => setAdding(true)} />
         <div className="min-h-0 flex-1">
-          {shown === 'today' ? (
-            <TodayList view={view} />
-          ) : shown === 'map' ? (
-            <YardMap view={view} />
-          ) : (
-            <YardList view={view} />
-          )}
+          <Suspense>
+            {shown === 'today' ? (
+              <TodayList view={view} />
+            ) : shown === 'map' ? (
+              <YardMap view={view} />
+            ) : (
+              <YardList view={view} />
+            )}
+          </Suspense>
         </div>
       </div>
       <Slip open={open} onClose={() => (adding ? setAdding(false) : choose())}>
-        {slip()}
+        <Suspense>{slip()}</Suspense>
       </Slip>
     </main>
   );
 }
+
+// What is not on screen at once comes when it is wanted; without a network it is on the device already.
+const BoxSlip = lazy(async () => ({ default: (await import('./BoxSlip.tsx')).BoxSlip }));
+const BuildBox = lazy(async () => ({ default: (await import('./BuildBox.tsx')).BuildBox }));
+const CompartmentSlip = lazy(async () => ({
+  default: (await import('./CompartmentSlip.tsx')).CompartmentSlip,
+}));
+const ElsewhereSlip = lazy(async () => ({ default: (await import('./ElsewhereSlip.tsx')).ElsewhereSlip }));
+const TodayList = lazy(async () => ({ default: (await import('./TodayList.tsx')).TodayList }));
+const YardList = lazy(async () => ({ default: (await import('./YardList.tsx')).YardList }));
 
 const VIEWS = [
   ['today', 'Today'],
