@@ -94,6 +94,7 @@ function randomStory(seed: number): Entry[] {
         ),
       () => entry('queenSeen', on, { ...of, seen: random() < 0.5 }, more),
       () => entry('combined', on, { ...of, intoBox: pick(boxes), into: pick(colonies) }, more),
+      () => entry('colonyMoved', on, { ...of, toBox: pick(boxes), bays: [pick(place.bays)] }, more),
       () => entry('dividerSet', on, { box, board: pick(boards), stands: random() < 0.5 }, more),
       () => entry('strengthSeen', on, { ...of, seams: Math.round(random() * 5) }, more),
       () => entry('fed', on, { ...of, feed: 'syrup11', amount_kg: 0.5 }, more),

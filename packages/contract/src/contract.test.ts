@@ -40,6 +40,7 @@ const examples: { [K in EventKind]: unknown } = {
     yard: A,
     days: [{ date: '2026-05-31', min_C: -3, max_C: 22, wind_ms: 0, rain_mm: 0, flying_h: 5 }],
   },
+  colonyMoved: { box: A, colony: B, toBox: A, bays: ['bay-1'] },
   boxStacked: { box: A, onto: null },
   roleSet: { box: A, role: 'bank' },
   boardMoved: { box: A, board: 'board-7', groove: 'groove-3' },

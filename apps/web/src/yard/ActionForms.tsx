@@ -6,6 +6,7 @@ import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { FeedForm, StripsForm } from './CareForms.tsx';
 import { type ActionProps, Form, type FormProps } from './Form.tsx';
+import { MoveForm } from './MoveForm.tsx';
 import {
   OutingForm,
   QueenGivenForm,
@@ -28,6 +29,7 @@ const FORMS = {
   fail: FailForm,
   take: TakeForm,
   combine: CombineForm,
+  move: MoveForm,
   feed: FeedForm,
   strips: StripsForm,
   strength: StrengthForm,

@@ -141,6 +141,7 @@ function furtherFor({ box }: BoxView, { colony, queens, status }: CompartmentVie
       ? [{ name: 'Queen given…', act: 'queen' } satisfies Offer]
       : []),
     { name: 'Wild cells…', act: 'search' },
+    { name: 'Into another box…', act: 'move' },
     { name: 'Fed…', act: 'feed' },
     colony.strips
       ? { name: 'Strips out', act: draft('stripsOut', of) }

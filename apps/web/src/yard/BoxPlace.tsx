@@ -70,7 +70,7 @@ export function BoxPlace({ view, boxView: { box } }: { view: YardView; boxView: 
             Move or turn…
           </button>
           <button type="button" className="button min-h-11" onClick={() => setOpen('weigh')}>
-            Weigh or heft…
+            Weigh, read…
           </button>
         </div>
       )}
@@ -153,30 +153,40 @@ function WeighForm({ box, label, onDone }: { box: string; label: string; onDone:
   const log = useLog();
   const [typed, setTyped] = useState('');
   const [felt, setFelt] = useState(false);
-  const weight_kg = numberIn(typed);
-  const problem = weight_kg > 0 && weight_kg <= 300 ? undefined : 'A weight above 0 and at most 300 kg.';
+  const [degrees, setDegrees] = useState('');
+  const [weight_kg, inside_C] = [numberIn(typed), numberIn(degrees)];
+  const bad = typed !== '' && !(weight_kg > 0 && weight_kg <= 300);
+  const tooHot = degrees !== '' && !(inside_C >= -40 && inside_C <= 70);
+  const drafts = [
+    ...(typed === '' ? [] : [draft('weighed', { box, weight_kg, felt })]),
+    ...(degrees === '' ? [] : [draft('temperatureRead', { box, inside_C })]),
+  ];
   return (
     <Form
       save="Keep"
-      onSave={() =>
-        problem === undefined &&
-        void log(`${label}: ${felt ? 'hefted' : 'weighed'} ${weight_kg} kg`, [
-          draft('weighed', { box, weight_kg, felt }),
-        ]).then(onDone)
-      }
+      onSave={() => {
+        if (!bad && !tooHot && drafts.length > 0) void log(`${label}: weighed or read`, drafts).then(onDone);
+      }}
       onCancel={onDone}
     >
       <TextField
         label="Weight (kg)"
         inputMode="decimal"
         value={typed}
-        problem={typed === '' ? undefined : problem}
+        problem={bad ? 'A weight above 0 and at most 300 kg.' : undefined}
         onChange={({ target }) => setTyped(target.value)}
       />
       <label className="mb-2 flex min-h-11 items-center gap-2">
         <input type="checkbox" checked={felt} onChange={({ target }) => setFelt(target.checked)} />
         Felt by hand, a guess
       </label>
+      <TextField
+        label="Temperature inside (°C)"
+        inputMode="decimal"
+        value={degrees}
+        problem={tooHot ? 'From −40 to 70 °C.' : undefined}
+        onChange={({ target }) => setDegrees(target.value)}
+      />
     </Form>
   );
 }

@@ -1,3 +1,4 @@
+import { showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { draft } from '../app/useLog.ts';
@@ -13,7 +14,7 @@ const COUNTS = [
 type CountName = (typeof COUNTS)[number][0];
 
 /** Bees and frames into a compartment: by default as handbook 5 has it, one of sealed brood, one of stores, the rest drawn. */
-export function StockForm({ boxView, compartment, send, onCancel }: FormProps) {
+export function StockForm({ view, boxView, compartment, send, onCancel }: FormProps) {
   const [counts, setCounts] = useState<Record<CountName, string>>({
     sealedBrood: '1',
     stores: '1',
@@ -23,6 +24,15 @@ export function StockForm({ boxView, compartment, send, onCancel }: FormProps) {
   const [openBrood, setOpenBrood] = useState(false);
   const [queen, setQueen] = useState<'none' | 'laying' | 'unknown'>('none');
   const isEmpty = compartment.colony === undefined;
+  const givers = view.boxes.flatMap(({ box, compartments }) =>
+    compartments.flatMap(({ name, colony }) =>
+      colony && colony.id !== compartment.colony?.id
+        ? [{ box: box.id, colony: colony.id, where: `${box.label} ${name}`, gaveOn: colony.gaveOn }]
+        : [],
+    ),
+  );
+  const [from, setFrom] = useState('');
+  const giver = givers.find(({ colony }) => colony === from);
   const number = (name: CountName) => Number(counts[name]);
   const problemOf = (name: CountName) =>
     /^\d{1,2}$/.test(counts[name].trim()) && number(name) <= (name === 'shakes' ? 40 : 20)
@@ -43,6 +53,7 @@ export function StockForm({ boxView, compartment, send, onCancel }: FormProps) {
       shakes: number('shakes'),
       openBrood,
       ...(queen === 'none' ? {} : { queen }),
+      ...(giver ? { giver: { box: giver.box, colony: giver.colony } } : {}),
     };
     void send('stocked', [draft('stocked', payload)]);
   };
@@ -65,6 +76,21 @@ export function StockForm({ boxView, compartment, send, onCancel }: FormProps) {
           {tooMany}
         </p>
       )}
+      <SelectField
+        label="Bees and brood from"
+        value={from}
+        hint={
+          giver?.gaveOn ? `It gave ${showDay(giver.gaveOn, view.on)}; a week’s rest is usual.` : undefined
+        }
+        onChange={({ target }) => setFrom(target.value)}
+      >
+        <option value="">not recorded</option>
+        {givers.map(({ colony, where }) => (
+          <option key={colony} value={colony}>
+            {where}
+          </option>
+        ))}
+      </SelectField>
       {isEmpty && (
         <SelectField
           label="Queen among them"

@@ -51,6 +51,7 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string }
   patternScored: ({ pattern_pct }) => `Pattern ${pattern_pct} %`,
   failed: ({ reason }) => `Failed: ${failWords[reason]}`,
   combined: ({ intoBox }, names) => `Combined with ${labelOf(names, intoBox)}`,
+  colonyMoved: ({ toBox }, names) => `Moved into ${labelOf(names, toBox)}`,
   strengthSeen: ({ seams, broodFrames }) =>
     `${plural(seams, 'seam')} of bees${broodFrames === undefined ? '' : `, ${plural(broodFrames, 'frame')} of brood`}`,
   wildCellsSearched: ({ found }) =>

@@ -41,12 +41,14 @@ function quickBox({ designs }: YardView, { box, compartments, model }: BoxView):
     id: box.id,
     label: box.label,
     boards: drawn ? bodiesOf(drawn).flatMap(({ boards }) => boards.map(({ id }) => id)) : [],
-    compartments: compartments.map(({ name, colony, attempt, status, queens }, index) => ({
+    compartments: compartments.map(({ name, colony, attempt, status, queens, bays, frames }, index) => ({
       name,
       colony: colony?.id,
       queen: queens.length === 1 ? queens[0]?.id : undefined,
       attempt: attempt && status !== 'stocked' && status !== 'failed' ? attempt.id : undefined,
       entrances: model.compartments[index]?.entrances.map(({ id }) => id) ?? [],
+      bays,
+      frames,
     })),
   };
 }

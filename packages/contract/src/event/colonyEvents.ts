@@ -32,6 +32,8 @@ export const colonyEvents = {
   }),
   failed: z.strictObject({ ...ofAttempt, reason: FailReason }),
   combined: z.strictObject({ ...inColony, intoBox: Id, into: Id }),
+  /** The whole colony into an empty compartment of another box, or of its own. */
+  colonyMoved: z.strictObject({ ...inColony, toBox: Id, bays: z.array(PartId).min(1) }),
   /** How strong they are: seams of bees, seen from above, and frames with brood where they were counted. */
   strengthSeen: z.strictObject({
     ...inColony,

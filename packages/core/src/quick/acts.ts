@@ -43,9 +43,43 @@ export function actsOf(read: Read, given: Given): QuickAnswer {
       read.note,
     );
   }
-  if (!compartment.colony) return ask(`No bees are recorded in ${title}: stock it first.`);
+  if (has('stock')) return stockAct(read, given, compartment, title);
+  if (!compartment.colony) return ask(`No bees are recorded in ${title}: stock it first.`, ['stocked']);
   return beesAct(read, given, compartment, title);
 }
+
+/** As handbook 5 has it: a frame of sealed brood, one of stores, the rest drawn, and bees of two shakes. */
+function stockAct(
+  read: Read,
+  { box, idFor }: Given,
+  compartment: QuickCompartment,
+  title: string,
+): QuickAnswer {
+  if (compartment.colony) return ask(`${title} holds bees already.`);
+  const shakes = read.numbers.find(({ unit }) => unit === '')?.value ?? USUAL_SHAKES;
+  if (!Number.isInteger(shakes) || shakes > 40) return ask(`${shakes} shakes of bees are not counted.`);
+  const frames = {
+    sealedBrood: 1,
+    stores: Math.min(1, compartment.frames - 1),
+    drawn: Math.max(0, compartment.frames - 2),
+  };
+  return entry(
+    title,
+    `stocked, 1 sealed brood, ${frames.stores} stores, ${frames.drawn} drawn, ${shakes} ${shakes === 1 ? 'shake' : 'shakes'}`,
+    [
+      act('stocked', {
+        box: box.id,
+        colony: idFor(),
+        bays: [...compartment.bays],
+        frames,
+        shakes,
+        openBrood: false,
+      }),
+    ],
+    read.note,
+  );
+}
+const USUAL_SHAKES = 2;
 
 function dividerAct({ numbers, note }: Read, { box }: Given, pull: boolean): QuickAnswer {
   const [given] = numbers;

@@ -21,4 +21,6 @@ export interface QuickCompartment {
   /** Her id, where one queen is known to live there. */
   queen?: string | undefined;
   entrances: readonly string[];
+  bays: readonly string[];
+  frames: number;
 }

@@ -6,6 +6,8 @@ const comp = (name: string, colony?: string, attempt?: string) => ({
   colony,
   attempt,
   entrances: [`${name}-low`, `${name}-high`],
+  bays: [`${name}-bay`],
+  frames: 3,
 });
 export const yard: QuickContext = {
   today: '2026-05-31',

@@ -61,6 +61,7 @@ const verbs: readonly Meaning['is'][] = [
   'set',
   'reason',
   'state',
+  'stock',
   'seams',
   'queen',
   'marked',

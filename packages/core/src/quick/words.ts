@@ -17,6 +17,7 @@ export type Meaning =
   | { is: 'set' }
   | { is: 'divider' }
   | { is: 'no' }
+  | { is: 'stock' }
   | { is: 'seams' }
   | { is: 'queen' }
   | { is: 'seen' }
@@ -52,6 +53,8 @@ const entries: readonly (readonly [string, Meaning])[] = [
   ['set', { is: 'set' }],
   ['divider board follower', { is: 'divider' }],
   ['no not', { is: 'no' }],
+  ['stocked stock', { is: 'stock' }],
+  ['shakes shake', { is: 'filler' }],
   ['bees seams seam', { is: 'seams' }],
   ['queen', { is: 'queen' }],
   ['seen', { is: 'seen' }],

@@ -4,7 +4,7 @@ import { plusDays } from '../calendar/days.ts';
 import { compartmentsOf } from './compartments.ts';
 import { fold } from './fold.ts';
 import type { YardState } from './state.ts';
-import { bays, begun, known, OF, told, workOf } from './story.test.kit.ts';
+import { bays, begun, DESIGN, known, OF, told, workOf } from './story.test.kit.ts';
 import { yearColour } from './yearColour.ts';
 
 const CELL = '2026-05-10';
@@ -167,5 +167,47 @@ describe('a colony hived whole', () => {
     expect(status(hived('unknown'), eggs)).toBe('queenright');
     const again = told('stocked', day(4), { ...hived('laying').payload, queen: 'laying' } as never);
     expect(refusal([...begun(CELL), hived('unknown'), again])).toContain('into an empty compartment');
+  });
+});
+
+describe('a colony moved whole', () => {
+  const to = (bay: number, on = day(20)) =>
+    told('colonyMoved', on, { ...IN, toBox: 'box-2', bays: bays.slice(bay, bay + 1) });
+  const other = told('boxBuilt', day(-5), { box: 'box-2', label: 'B2', design: DESIGN, version: 1 });
+  it('takes its queen, its attempt and its history along', () => {
+    const pattern = told('patternScored', day(24), {
+      box: 'box-2',
+      colony: 'colony-1',
+      attempt: 'attempt-1',
+      pattern_pct: 91,
+    });
+    const state = fold(known, [...laying, other, to(1), pattern]);
+    expect(state.toSettle).toEqual([]);
+    expect(state.colonies.get('colony-1')).toMatchObject({
+      box: 'box-2',
+      bays: bays.slice(1, 2),
+      status: 'proven',
+    });
+    expect(state.queens.get('attempt-1')).toMatchObject({ box: 'box-2', colony: 'colony-1' });
+    expect(state.attempts.get('attempt-1')).toMatchObject({ box: 'box-1', patterns: [{ pattern_pct: 91 }] });
+    const first = state.boxes.get('box-1');
+    expect(first && compartmentsOf(state, known.designs, first).map(({ status }) => status)).toEqual([
+      'empty',
+      'empty',
+      'empty',
+    ]);
+  });
+  it('goes into no compartment that holds bees, nor into a bay that is not there', () => {
+    const bees = told('stocked', day(1), {
+      box: 'box-2',
+      colony: 'colony-9',
+      bays: bays.slice(1, 2),
+      frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+      shakes: 1,
+      openBrood: false,
+    });
+    expect(refusal([...laying, other, bees, to(1)])).toContain('combine them instead');
+    const nowhere = told('colonyMoved', day(20), { ...IN, toBox: 'box-2', bays: ['none'] });
+    expect(refusal([...laying, other, nowhere])).toContain('no bay none');
   });
 });

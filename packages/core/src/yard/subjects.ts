@@ -20,6 +20,7 @@ const FIELDS: Readonly<Record<string, Subject['kind']>> = {
   box: 'box',
   intoBox: 'box',
   onto: 'box',
+  toBox: 'box',
   colony: 'colony',
   into: 'colony',
   attempt: 'attempt',

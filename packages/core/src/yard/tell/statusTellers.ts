@@ -8,7 +8,7 @@ import { statusWords } from '../statusWords.ts';
 import { statusAfter } from '../transitions.ts';
 import { attemptsQueen, CANNOT, colonyFor, observe, withLaying } from './observe.ts';
 import { queensIn } from './queensIn.ts';
-import { present, standingBox, type Tellers, type Telling } from './telling.ts';
+import { livingColony, present, standingBox, type Tellers, type Telling } from './telling.ts';
 
 type StatusKind =
   | 'stocked'
@@ -17,7 +17,8 @@ type StatusKind =
   | 'eggsSeen'
   | 'patternScored'
   | 'failed'
-  | 'combined';
+  | 'combined'
+  | 'colonyMoved';
 
 /** Reasons that leave the compartment without bees. */
 const NO_BEES_LEFT: readonly FailReason[] = ['absconded', 'robbed', 'starved'];
@@ -33,9 +34,8 @@ export const statusTellers: Tellers<StatusKind> = {
     const box = standingBox(telling.boxes, payload.box, on);
     if (typeof box === 'string') return box;
     const drawn = drawnDesign(telling.known.designs, box);
-    const bays = drawn ? bayIdsOf(drawn) : [];
-    const lacking = payload.bays.find((bay) => !bays.includes(bay));
-    if (lacking) return `Box ${box.label} has no bay ${lacking}.`;
+    const lacking = lackingBay(drawn, box, payload.bays);
+    if (lacking) return lacking;
     const there = livingIn(telling.colonies, box).find((colony) =>
       colony.bays.some((bay) => payload.bays.includes(bay)),
     );
@@ -146,6 +146,30 @@ export const statusTellers: Tellers<StatusKind> = {
     });
     return undefined;
   },
+
+  colonyMoved(telling, { payload }, on) {
+    const colony = livingColony(telling, payload, on);
+    if (typeof colony === 'string') return colony;
+    const from = telling.boxes.get(colony.box);
+    const to = standingBox(telling.boxes, payload.toBox, on);
+    if (typeof to === 'string') return to;
+    const drawn = drawnDesign(telling.known.designs, to);
+    const lacking = lackingBay(drawn, to, payload.bays);
+    if (lacking) return lacking;
+    const there = livingIn(telling.colonies, to).find(
+      ({ id, bays }) => id !== colony.id && bays.some((bay) => payload.bays.includes(bay)),
+    );
+    if (there) return `That compartment of box ${to.label} already holds bees: combine them instead.`;
+    forgetFrames(telling, drawn, to, payload.bays);
+    telling.colonies.set(colony.id, { ...colony, box: to.id, bays: payload.bays });
+    for (const queen of queensIn(telling.queens, colony.id))
+      telling.queens.set(queen.id, { ...queen, box: to.id });
+    for (const box of new Set([from?.id ?? to.id, to.id])) {
+      const now = telling.boxes.get(box);
+      if (now) reckonShut(telling, now, on);
+    }
+    return undefined;
+  },
 };
 
 /** Stocked anew, a compartment holds other frames than those that something is told of: their identity ends. */
@@ -164,6 +188,16 @@ function forgetFrames(
     if (at?.box === box.id && slots.has(at.slot)) telling.frames.delete(id);
   const left = (box.emptySlots ?? []).filter((slot) => !slots.has(slot));
   if (box.emptySlots) telling.boxes.set(box.id, { ...box, emptySlots: left });
+}
+
+function lackingBay(
+  drawn: DesignContent | undefined,
+  box: BoxState,
+  wanted: readonly string[],
+): string | undefined {
+  const bays = drawn ? bayIdsOf(drawn) : [];
+  const lacking = wanted.find((bay) => !bays.includes(bay));
+  return lacking && `Box ${box.label} has no bay ${lacking}.`;
 }
 
 /** Eggs and brood speak for a queen without her being seen (requirement 31). */
