@@ -98,15 +98,41 @@ function wholeOf(
   { colonies, attempts, queens, frames }: YardState,
   box: BoxState,
 ): Omit<BoxStanding, 'recent'> {
-  const own = [...colonies.values()].filter((colony) => colony.box === box.id);
+  const own = inOrder(
+    colonies,
+    ({ stockedOn }) => stockedOn,
+    (colony) => colony.box === box.id,
+  );
   const holds = new Set(own.flatMap(({ attempt }) => attempt ?? []));
   return {
     box,
     colonies: own,
-    attempts: [...attempts.values()].filter((attempt) => attempt.box === box.id || holds.has(attempt.id)),
-    queens: [...queens.values()].filter((queen) => queen.box === box.id),
-    frames: [...frames.values()].filter(({ at, out }) => (at ?? out?.from)?.box === box.id),
+    attempts: inOrder(
+      attempts,
+      ({ givenOn }) => givenOn,
+      (attempt) => attempt.box === box.id || holds.has(attempt.id),
+    ),
+    queens: inOrder(
+      queens,
+      ({ since }) => since,
+      (queen) => queen.box === box.id,
+    ),
+    frames: inOrder(
+      frames,
+      ({ since }) => since,
+      ({ at, out }) => (at ?? out?.from)?.box === box.id,
+    ),
   };
+}
+
+/** By day and id: the same things are kept in the same order, however their story was told. */
+function inOrder<T extends { id: string }>(
+  things: ReadonlyMap<string, T>,
+  dayOf: (thing: T) => string,
+  isOwn: (thing: T) => boolean,
+): T[] {
+  const key = (thing: T): string => `${dayOf(thing)} ${thing.id}`;
+  return [...things.values()].filter(isOwn).sort((a, b) => (key(a) < key(b) ? -1 : 1));
 }
 
 /** What screens show of it: who lives there, and who was there last where nobody does. */

@@ -79,7 +79,10 @@ export function compartmentsOf(state: YardState, designs: Designs, box: BoxState
     const slots = new Set(frames.map(({ id }) => id));
     const of = here.filter((colony) => colony.bays.some((bay) => ids.includes(bay)));
     const living = of.find(({ ended }) => !ended);
-    const last = of.at(-1);
+    const last = of.reduce<Colony | undefined>(
+      (latest, each) => ((each.ended?.on ?? '') >= (latest?.ended?.on ?? '') ? each : latest),
+      undefined,
+    );
     const attempt = living?.attempt === undefined ? undefined : state.attempts.get(living.attempt);
     return {
       position,

@@ -36,7 +36,10 @@ export function regroup(told: Colonies, box: BoxState, on: Day): void {
     const here = livingIn(told.colonies, box)
       .filter((colony) => colony.bays.some((bay) => bays.includes(bay)))
       .sort(
-        (a, b) => SURER.indexOf(a.status) - SURER.indexOf(b.status) || a.stockedOn.localeCompare(b.stockedOn),
+        (a, b) =>
+          SURER.indexOf(a.status) - SURER.indexOf(b.status) ||
+          a.stockedOn.localeCompare(b.stockedOn) ||
+          a.id.localeCompare(b.id),
       );
     const [stays, ...joins] = here;
     if (!stays || joins.length === 0) continue;
