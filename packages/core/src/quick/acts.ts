@@ -1,7 +1,7 @@
 import type { FailReason } from '@yellow-cell/contract';
 import { failWords, fateWords, feedWords } from '../yard/statusWords.ts';
 import { act, ask, entry, type QuickAct, type QuickAnswer } from './answer.ts';
-import { careAct, KG_PER, weighAct } from './careActs.ts';
+import { careAct, KG_PER, roundIn, weighAct } from './careActs.ts';
 import type { QuickBox, QuickCompartment, QuickContext } from './context.ts';
 import type { Read } from './readWords.ts';
 import type { Where } from './where.ts';
@@ -153,14 +153,8 @@ function beesAct(read: Read, given: Given, compartment: QuickCompartment, title:
     return keep('cell seen opened', act('cellOpened', { ...inColony, attempt: compartment.attempt }));
   }
   if (has('cell') || (has('round') && !has('eggs'))) {
-    const number = read.numbers.find(({ unit }) => unit === 'round' || unit === '');
-    const round = context.rounds.find((each) => each.number === number?.value);
-    if (number && !round)
-      return ask(
-        `There is no round ${number.value}.`,
-        context.rounds.map((each) => String(each.number)),
-        number.typed,
-      );
+    const round = roundIn(read, context);
+    if (round && 'is' in round) return round;
     return keep(
       `cell given${round ? ` of round ${round.number}` : ''}`,
       act('cellGiven', { ...inColony, attempt: idFor(), ...(round ? { round: round.id } : {}) }),

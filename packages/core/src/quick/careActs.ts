@@ -36,6 +36,23 @@ export function weighAct({ numbers, note, meanings }: Read, box: QuickBox): Quic
   );
 }
 
+/** The round that a line names; asked where there is none of that number. */
+export function roundIn(
+  { numbers }: Read,
+  { rounds }: QuickContext,
+): QuickContext['rounds'][number] | QuickAnswer | undefined {
+  const number = numbers.find(({ unit }) => unit === 'round' || unit === '');
+  if (!number) return undefined;
+  return (
+    rounds.find((each) => each.number === number.value) ??
+    ask(
+      `There is no round ${number.value}.`,
+      rounds.map((each) => String(each.number)),
+      number.typed,
+    )
+  );
+}
+
 interface Cared {
   inColony: { box: string; colony: string };
   queen: string | undefined;
@@ -75,14 +92,8 @@ export function careAct(
     return keep(`cover ${on ? 'on' : 'off'}`, act('coverSet', { ...inColony, on }));
   }
   if (has('virgin') && !has('reason') && !has('failed')) {
-    const number = read.numbers.find(({ unit }) => unit === 'round' || unit === '');
-    const round = context.rounds.find((each) => each.number === number?.value);
-    if (number && !round)
-      return ask(
-        `There is no round ${number.value}.`,
-        context.rounds.map((each) => String(each.number)),
-        number.typed,
-      );
+    const round = roundIn(read, context);
+    if (round && 'is' in round) return round;
     return keep(
       `virgin given${round ? ` of round ${round.number}` : ''}`,
       act('queenGiven', {

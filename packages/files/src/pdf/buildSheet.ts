@@ -1,4 +1,3 @@
-import { createRequire } from 'node:module';
 import type {
   BuildPart,
   BuildStep,
@@ -41,11 +40,7 @@ const figure = (mm: number): string => String(Number(mm.toFixed(1)));
 
 /** All that a shed needs on paper: drawings at a stated scale, cut list, sheets with the order of cuts, and the steps to tick. */
 export async function buildSheetPdf(sheet: BuildSheet): Promise<Uint8Array> {
-  const find = createRequire(import.meta.url);
-  const paper = new Paper(sheet.paper, `Build sheet: ${sheet.name}`, {
-    plain: find.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
-    bold: find.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf'),
-  });
+  const paper = new Paper(sheet.paper, `Build sheet: ${sheet.name}`);
   frontPage(paper, sheet);
   cutList(paper, sheet);
   partDrawings(paper, sheet.answer.parts);

@@ -1,3 +1,4 @@
+import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 
 /** Points to a millimetre. */
@@ -17,7 +18,7 @@ export class Paper {
   /** Where writing goes on. */
   y = MARGIN_MM;
 
-  constructor(name: PaperName, title: string, fonts: { plain: string; bold: string }) {
+  constructor(name: PaperName, title: string) {
     [this.width, this.height] = papers[name] as [number, number];
     this.pdf = new PDFDocument({
       size: [this.width * PT, this.height * PT],
@@ -25,7 +26,11 @@ export class Paper {
       bufferPages: true,
       info: { Title: title, Creator: 'Yellow Cell' },
     });
-    this.pdf.registerFont('plain', fonts.plain).registerFont('bold', fonts.bold).font('plain');
+    const find = createRequire(import.meta.url);
+    this.pdf
+      .registerFont('plain', find.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'))
+      .registerFont('bold', find.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf'))
+      .font('plain');
   }
 
   get inner(): number {

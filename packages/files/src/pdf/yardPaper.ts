@@ -1,4 +1,3 @@
-import { createRequire } from 'node:module';
 import {
   type BoxView,
   type CompartmentView,
@@ -28,13 +27,9 @@ export interface YardPaper {
 
 /** What a yard needs on paper: a card for each box, the list of the day as one walks, or the plan of the stands. */
 export async function yardPaperPdf(yardPaper: YardPaper): Promise<Uint8Array> {
-  const find = createRequire(import.meta.url);
   const { what, yard, on } = yardPaper;
   const title = { cards: 'Box cards', day: 'List of the day', plan: 'Yard plan' }[what];
-  const paper = new Paper(yardPaper.paper, `${title}: ${yard.name}`, {
-    plain: find.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf'),
-    bold: find.resolve('dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf'),
-  });
+  const paper = new Paper(yardPaper.paper, `${title}: ${yard.name}`);
   if (what === 'cards') cards(paper, yardPaper);
   else if (what === 'day') dayList(paper, yardPaper);
   else plan(paper, yardPaper);
