@@ -110,7 +110,7 @@ function ListRow({ row: { view, compartment }, on }: { row: Row; on: string }) {
           {view.box.label} · {compartment.name}
         </button>
       </td>
-      <td className="pr-2 whitespace-nowrap">
+      <td className="pr-2 sm:whitespace-nowrap max-sm:max-w-28">
         <StatusIcon status={status} /> {statusWords[status]}
       </td>
       <td className="pr-2 max-sm:hidden">{since ? showDay(since, on) : ''}</td>
