@@ -94,5 +94,6 @@ export const DueKind = z.enum([
   'expand',
   'treat',
   'markUnlike',
+  'workStarter',
 ]);
 export type DueKind = z.infer<typeof DueKind>;

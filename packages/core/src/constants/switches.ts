@@ -36,6 +36,7 @@ const KINDS: Readonly<Record<DueKind, true>> = {
   expand: true,
   treat: true,
   markUnlike: true,
+  workStarter: true,
 };
 
 /** Every rule that raises work can be off: a figure of 1 or 0 like any other, so that each yard has its own. */

@@ -184,6 +184,13 @@ export const watchingConstants = {
     [3, 7],
     'A donor gets an empty drawn comb every',
   ),
+  starter_d: constant(
+    1,
+    'days',
+    'Handbook 8, closed starter',
+    [0.5, 3],
+    'From a starter that was closed the cells go to the finisher within about',
+  ),
   reduceBelow_C: constant(
     14,
     '°C',

@@ -88,6 +88,26 @@ const donorComb: Rule = {
   },
 };
 
+const workStarter: Rule = {
+  kind: 'workStarter',
+  title: 'Starter: grafts in, then to the finisher',
+  why: 'Bees closed in for less than two hours are not ready for grafts; for more than four they suffer.',
+  source: 'Handbook 8, closed starter',
+  figures: ['starter_d'],
+  raise: (given) => {
+    const role = roleOf(given);
+    if (role?.role !== 'starter') return undefined;
+    const on = plusDays(role.since, Math.round(given.constants.starter_d));
+    return {
+      from: role.since,
+      expected: role.since,
+      to: on,
+      reason: `Closed ${showDay(role.since)}: grafts in two to four hours later, syrup last, to the finisher about ${showDay(on)}. A second batch a day on, then remake it or tip it out.`,
+      lapses: true,
+    };
+  },
+};
+
 const reduce: Rule = {
   kind: 'reduce',
   title: 'Reduce the cavity',
@@ -130,4 +150,4 @@ const expand: Rule = {
   },
 };
 
-export const nestRules: readonly Rule[] = [crowded, weak, reloadBank, donorComb, reduce, expand];
+export const nestRules: readonly Rule[] = [crowded, weak, reloadBank, donorComb, workStarter, reduce, expand];
