@@ -134,6 +134,16 @@ describe('the outbox', () => {
     expect(await kept()).toEqual([]);
   });
 
+  it('sends all that waited as made without a connection, not the first alone', async () => {
+    const { deliver } = await freshOutbox();
+    answers = [nobody, nobody, nobody];
+    for (const id of ['a', 'b', 'c']) expect(await deliver(parcel(id))).toEqual({ state: 'kept' });
+    await allSent();
+    expect(late.filter((id) => id !== 'a')).toEqual(['b', 'c']);
+    expect(await deliver(parcel('d'))).toEqual({ state: 'stored' });
+    expect(late).not.toContain('d');
+  });
+
   it('sends after a reload what was left, with the same ids', async () => {
     const first = await freshOutbox();
     answers = [nobody];

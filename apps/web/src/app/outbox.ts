@@ -2,7 +2,7 @@ import type { PostedEntries, Problem } from '@yellow-cell/contract';
 import { useSyncExternalStore } from 'react';
 import { ApiError, sendJson } from './api.ts';
 import { refreshAfterEntry } from './queries.ts';
-import { addParcel, allParcels, markLate, type Parcel, removeParcels } from './shelf.ts';
+import { addParcel, allParcels, type Parcel, removeParcels } from './shelf.ts';
 
 /**
  * Entries on their way to the server. Each group is kept on this device until the server has answered, so
@@ -17,6 +17,8 @@ let parcels: readonly Parcel[] = [];
 let sending: Promise<void> | undefined;
 const listeners = new Set<() => void>();
 const refusals = new Map<string, Problem[]>();
+/** Parcels whose maker still waits for the answer; all others are sent as made without a connection, and so are kept whatever they say. */
+const awaited = new Set<string>();
 
 function show(next: readonly Parcel[]): void {
   parcels = next;
@@ -28,7 +30,8 @@ export async function deliver(parcel: Parcel): Promise<Delivery> {
   await ready;
   await addParcel(parcel);
   show([...parcels, parcel]);
-  await flush();
+  awaited.add(parcel.id);
+  await flush().finally(() => awaited.delete(parcel.id));
   const problems = refusals.get(parcel.id);
   refusals.delete(parcel.id);
   if (problems) return { state: 'refused', problems };
@@ -51,15 +54,13 @@ const alone = (work: () => Promise<void>): Promise<void> =>
 async function sendAll(): Promise<void> {
   const answered: string[] = [];
   for (let next = await nextAfter(answered); next; next = await nextAfter(answered)) {
-    const { id, entries, late = false } = next;
+    const { id, entries } = next;
+    const synced = !awaited.has(id);
     try {
-      await sendJson<PostedEntries>('POST', '/events', late ? { entries, synced: true } : { entries });
+      await sendJson<PostedEntries>('POST', '/events', synced ? { entries, synced } : { entries });
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
-      if (error.passing) {
-        await markLate(id);
-        break;
-      }
+      if (error.passing) break;
       refusals.set(id, error.details?.problems ?? [{ path: '', sentence: error.message }]);
     }
     answered.push(id);

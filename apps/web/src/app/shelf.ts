@@ -8,8 +8,6 @@ export interface Parcel {
   id: string;
   title: string;
   entries: Entry[];
-  /** True once nobody answered: it is sent as made without a connection, so that it is kept whatever it says. */
-  late?: boolean;
 }
 
 const PARCELS = 'parcels';
@@ -50,9 +48,6 @@ const changeParcels = (change: (now: readonly Parcel[]) => Parcel[]): Promise<vo
   );
 
 export const addParcel = (parcel: Parcel): Promise<void> => changeParcels((now) => [...now, parcel]);
-
-export const markLate = (id: string): Promise<void> =>
-  changeParcels((now) => now.map((each) => (each.id === id ? { ...each, late: true } : each)));
 
 export const removeParcels = (ids: readonly string[]): Promise<void> =>
   changeParcels((now) => now.filter(({ id }) => !ids.includes(id)));

@@ -157,6 +157,14 @@ describe('feed and strips', () => {
   });
 });
 
+it('strips stay due where frames are added to the bees that have them', () => {
+  const of = { box: 'box-1', colony: 'colony-2' };
+  const strips = told('stripsPut', '2026-05-25', { ...of, product: 'Strips', outBy: '2026-07-06' });
+  const state = fold(known, [...story, strips, stocked('2026-05-27', 'colony-2', 1)], '2026-05-28');
+  expect(state.toSettle).toEqual([]);
+  expect(workOf(state, 'colony-2').map(({ kind }) => kind)).toContain('stripsOut');
+});
+
 describe('work', () => {
   const of = { box: 'box-1', colony: 'colony-1' };
   const due = (all: readonly LogEvent[], day: string) => workOf(fold(known, all, day), 'colony-1');

@@ -46,7 +46,10 @@ export const statusTellers: Tellers<StatusKind> = {
     const status = statusAfter(kind, there?.status ?? 'empty');
     if (status === undefined)
       return `The compartment is ${statusWords[there?.status ?? 'unknown']}; ${CANNOT[kind]}`;
+    // What is under way with bees that get frames goes on: strips above all are never forgotten.
+    const { attempt: _attempt, putOff: _putOff, ...goesOn } = there ?? {};
     telling.colonies.set(payload.colony, {
+      ...goesOn,
       id: payload.colony,
       box: box.id,
       bays: payload.bays,
@@ -54,7 +57,6 @@ export const statusTellers: Tellers<StatusKind> = {
       openBrood: payload.openBrood,
       status,
       since: on,
-      ...present({ treatedOn: there?.treatedOn, fed: there?.fed }),
     });
     if (!there) forgetFrames(telling, drawn, box, payload.bays);
     const giver = payload.giver && telling.colonies.get(payload.giver.colony);
