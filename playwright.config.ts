@@ -7,7 +7,8 @@ export default defineConfig({
   // One database, and one test stops it: the tests take turns.
   workers: 1,
   retries: process.env.CI ? 1 : 0,
-  timeout: 45_000,
+  // A limit for what hangs: a busy machine takes twice the time of an idle one.
+  timeout: 120_000,
   reporter: [
     ['list'],
     ...(process.env.YC_E2E_REPORT ? [['json', { outputFile: process.env.YC_E2E_REPORT }] as const] : []),

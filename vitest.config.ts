@@ -6,6 +6,7 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
+          setupFiles: 'tools/chance.ts',
           include: [
             'packages/**/*.test.ts',
             'demo/**/*.test.ts',

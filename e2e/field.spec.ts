@@ -203,11 +203,11 @@ test.describe('without a network', () => {
     await page.reload();
     await expect(page.getByText(`${COUNT} entries wait for the server.`)).toBeVisible();
 
-    // Every sixteenth answer is lost on its way back: the server has the entry, the phone does not know it.
+    // Every fortieth answer is lost on its way back: the server has the entry, the phone does not know it.
     let asked = 0;
     await page.route('**/api/events', async (route) => {
       asked += 1;
-      if (asked % 16 !== 0) return route.continue();
+      if (asked % 40 !== 0) return route.continue();
       await route.fetch().catch(() => undefined);
       return route.abort('connectionreset');
     });

@@ -14,6 +14,7 @@ import { standardDesign } from './standardDesign.ts';
 
 /** Just large enough for each: a worker, a laying queen (above 4.5), a drone. In mm. */
 const WALKERS = { worker: 4.1, queen: 4.500001, drone: 5.4 } as const;
+const walkers = Object.keys(WALKERS) as (keyof typeof WALKERS)[];
 
 function derivedGroups(design: DesignContent, who: keyof typeof WALKERS): string[][] {
   const { spaces, passages } = deriveBox(design);
@@ -204,6 +205,39 @@ function boxFrom({
   });
 }
 
+const plainBoard: Ways = {
+  up: 0,
+  short: 0,
+  ends: 0,
+  ears: false,
+  grooveDepth: 0,
+  play: 0.5,
+  slot: null,
+  window: false,
+};
+const plainBox = { boards: [plainBoard], upper: null, lip: 0, rebate: { width: 6, depth: 4 }, room: 0 };
+/** What chance found once, in thousands of boxes. */
+const found = {
+  'two holes that break into a groove, and so meet behind the end of its board': boxFrom({
+    ...plainBox,
+    boards: [{ ...plainBoard, ends: 0.25, grooveDepth: 5, play: 7.75 }, plainBoard],
+    entrances: [
+      { along: 127.75, height: 18, size: 8, side: 'back' },
+      { along: 97.75, height: 18, size: 32.75, side: 'back' },
+    ],
+    covers: [],
+    coverThick: 2,
+  }),
+  'a board that falls short above, beside one that falls short below in the next storey': boxFrom({
+    ...plainBox,
+    boards: [plainBoard, plainBoard, { ...plainBoard, up: -0.25 }],
+    upper: { boards: [plainBoard, { ...plainBoard, short: 4 }], sheet: null, shift: 20 },
+    entrances: [],
+    covers: [],
+    coverThick: 2,
+  }),
+};
+
 function apart<H extends { along: number; height: number; size: number; side: string }>(
   drilled: readonly H[],
 ): H[] {
@@ -226,7 +260,7 @@ describe('who can go where', () => {
       fc.property(boxes, (design) => {
         fc.pre(designProblems(design).length === 0);
         const model = deriveBox(design);
-        for (const who of ['worker', 'queen', 'drone'] as const) {
+        for (const who of walkers) {
           const derived = derivedGroups(design, who);
           expect(derived).toEqual(floodGroups(model, WALKERS[who]));
           if (derived.length < model.spaces.length) joined += 1;
@@ -237,13 +271,17 @@ describe('who can go where', () => {
     expect(joined).toBeGreaterThan(50);
   });
 
+  it.each(Object.entries(found))('is so at %s', (_, design) => {
+    for (const who of walkers)
+      expect(derivedGroups(design, who)).toEqual(floodGroups(deriveBox(design), WALKERS[who]));
+  });
+
   it.each(Object.entries(familyDesigns))('is so in a sound box of the family %s', (_, make) => {
     const design = make();
     const model = deriveBox(design);
     // A narrower body on a wider one leaves outside air between the flood's own walls.
     const sameFoot = model.stack.bodies.every(({ outside }) => outside.x[1] === model.stack.foot.x[1]);
     if (!sameFoot) return;
-    for (const who of ['worker', 'queen', 'drone'] as const)
-      expect(derivedGroups(design, who)).toEqual(floodGroups(model, WALKERS[who]));
+    for (const who of walkers) expect(derivedGroups(design, who)).toEqual(floodGroups(model, WALKERS[who]));
   });
 });

@@ -88,6 +88,7 @@ function boardPassages(
     ),
     ...slotted,
     passage('groove', play, beside),
+    ...throughGroove(placed, openings).map(({ gap, at }) => passage('groove', gap, at)),
     ...across,
   ];
 }
@@ -172,6 +173,34 @@ function acrossBoard(opening: PlacedOpening, placed: PlacedBoard): { gap: number
   return [{ gap: Math.min(left, right, past, height), at: { x: opening.x, y: opening.y, z: opening.z } }];
 }
 
+/** Holes that break into a groove on both sides of its board: bees go from one to the other behind the board's end. */
+function throughGroove(
+  { body, groove, x, y }: PlacedBoard,
+  openings: readonly PlacedOpening[],
+): { gap: number; at: Block }[] {
+  const depth = groove.depth.mm;
+  if (depth <= 0) return [];
+  const cut: Span = [x[0] - groove.play.mm / 2, x[1] + groove.play.mm / 2];
+  const { inside } = body;
+  const ends = [
+    ['front', [inside.y[0] - depth, y[0]]],
+    ['back', [y[1], inside.y[1] + depth]],
+  ] as const;
+  return ends.flatMap(([side, behind]) => {
+    const holes = openings.filter(({ opening, body: of }) => of === body && opening.side === side);
+    const widest = (reach: (hole: Span) => number) =>
+      Math.max(
+        0,
+        ...holes
+          .filter((hole) => hole.x[0] <= cut[1] && hole.x[1] >= cut[0])
+          .map((hole) => Math.min(reach(hole.x), lengthOf(common(hole.z, body.room)))),
+      );
+    const [left, right] = [widest((hole) => x[0] - hole[0]), widest((hole) => hole[1] - x[1])];
+    const at: Block = { x: cut, y: [...behind], z: body.room };
+    return [{ gap: Math.min(left, right, lengthOf(behind)), at }];
+  });
+}
+
 /** Where the rebate is cut wider than the cheek is thick, the void behind is open above. */
 function cheekPassages({ body, inside, z }: PlacedBody, spaces: readonly Space[]): Passage[] {
   const { cheeks, rebate } = body;
@@ -247,7 +276,7 @@ function jointPassages(
           const through = (x: Span, clear: number) => Math.min(way.gap, lengthOf(x), lengthOf(y), clear);
           const wider = joins(low, 'above', boards).flatMap((under) =>
             joins(high, 'below', boards).map((over) =>
-              through(common(common(under.x, over.x), way.x), Math.min(under.clear, over.clear)),
+              through(common(common(under.x, over.x), way.x), clearOf(under, over, pile.length === 0)),
             ),
           );
           found.push({
@@ -265,20 +294,28 @@ function jointPassages(
   return found;
 }
 
-/** How far a space reaches across at a joint, by itself and over its boards that fall short of it, with the height that is clear there. */
-function joins(
-  { block, column }: Space,
-  at: 'above' | 'below',
-  boards: readonly PlacedBoard[],
-): { x: Span; clear: number }[] {
-  const found = [{ x: block.x, clear: ANYTHING }];
+/** How far a space reaches across at a joint, by itself or over a board of its that falls short of it, with the height that is clear there. */
+interface Reach {
+  x: Span;
+  clear: number;
+  over: 'left' | 'right' | null;
+}
+
+/** A board that falls short below and one beyond it above leave the sum of both free where nothing lies between. */
+const clearOf = (under: Reach, over: Reach, open: boolean): number =>
+  open && under.over && over.over && under.over !== over.over
+    ? under.clear + over.clear
+    : Math.min(under.clear, over.clear);
+
+function joins({ block, column }: Space, at: 'above' | 'below', boards: readonly PlacedBoard[]): Reach[] {
+  const found: Reach[] = [{ x: block.x, clear: ANYTHING, over: null }];
   for (const standing of [column?.left, column?.right]) {
     const placed = boards.find(({ board }) => board.id === standing?.board.id);
     if (!placed) continue;
     const clear = at === 'above' ? block.z[1] - placed.z[1] : placed.z[0] - block.z[0];
-    const far: Span =
-      standing === column?.left ? [placed.x[0] - clear, block.x[1]] : [block.x[0], placed.x[1] + clear];
-    if (clear > 0) found.push({ x: far, clear });
+    const over = standing === column?.left ? 'left' : 'right';
+    const x: Span = over === 'left' ? [placed.x[0] - clear, block.x[1]] : [block.x[0], placed.x[1] + clear];
+    if (clear > 0) found.push({ x, clear, over });
   }
   return found;
 }
