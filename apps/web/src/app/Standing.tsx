@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useSilentSince } from './connection.ts';
-import { useOutbox } from './outbox.ts';
+import { useOutbox, useSetAside } from './outbox.ts';
 import { toSettleQuery } from './queries.ts';
 
 const LATE_MS = 1_500;
@@ -10,6 +10,7 @@ const LATE_MS = 1_500;
 /** What stands between this device and the server: no connection, entries that wait, and entries to settle. */
 export function Standing() {
   const parcels = useOutbox();
+  const setAside = useSetAside();
   const silentSince = useSilentSince();
   const { data: unsettled = [] } = useQuery(toSettleQuery);
   const late = useLate(parcels.length > 0);
@@ -29,6 +30,17 @@ export function Standing() {
           </strong>{' '}
           Kept on this device; sent by {count === 1 ? 'itself' : 'themselves'} as soon as it answers:{' '}
           {titles(parcels)}.
+        </p>
+      )}
+      {setAside.length > 0 && (
+        <p role="status" className="no-print border-y border-hairline px-5 py-1.5">
+          <strong className="text-danger">
+            {setAside.length} {setAside.length === 1 ? 'entry was' : 'entries were'} not taken by the server.
+          </strong>{' '}
+          Nothing is lost: {setAside.length === 1 ? 'it is' : 'they are'} kept on this device.{' '}
+          <Link className="font-semibold underline" to="/settle">
+            See why
+          </Link>
         </p>
       )}
       {unsettled.length > 0 && (

@@ -128,9 +128,34 @@ describe('the outbox', () => {
     const { deliver } = await freshOutbox();
     answers = [away, () => refused('No.'), stored];
     await deliver(parcel('a'));
-    const second = deliver(parcel('b'));
-    await allSent();
-    expect(await second).toEqual({ state: 'stored' });
+    expect(await deliver(parcel('b'))).toEqual({ state: 'stored' });
+    expect(await kept()).toEqual(['a']);
+  });
+
+  it('sets aside, with its reason, what nobody waits for and the server does not take; sends it again when asked', async () => {
+    const { deliver, sendAgain, letGo } = await freshOutbox();
+    const { allParcels } = await import('./shelf.ts');
+    const refusals = async () => (await allParcels()).map(({ refused: why }) => why);
+    answers = [nobody, () => refused('The entry to correct does not exist.'), stored];
+    expect(await deliver(parcel('a'))).toEqual({ state: 'kept' });
+    await settled(async () => (await refusals()).some((why) => why !== undefined));
+    expect(await refusals()).toEqual(['The entry to correct does not exist.']);
+    expect(await deliver(parcel('b'))).toEqual({ state: 'stored' });
+    sent = [];
+    await freshOutbox();
+    await settled(() => false);
+    expect(sent).toEqual([]);
+    expect(await kept()).toEqual(['a']);
+
+    answers = [() => refused('Still not.')];
+    await sendAgain('parcel-a');
+    expect(await refusals()).toEqual(['Still not.']);
+    await sendAgain('parcel-a');
+    expect(await kept()).toEqual([]);
+    answers = [nobody, () => refused('No.')];
+    await deliver(parcel('c'));
+    await settled(async () => (await refusals())[0] !== undefined);
+    await letGo('parcel-c');
     expect(await kept()).toEqual([]);
   });
 

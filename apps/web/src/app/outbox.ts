@@ -2,26 +2,34 @@ import type { PostedEntries, Problem } from '@yellow-cell/contract';
 import { useSyncExternalStore } from 'react';
 import { ApiError, sendJson } from './api.ts';
 import { refreshAfterEntry } from './queries.ts';
-import { addParcel, allParcels, type Parcel, removeParcels } from './shelf.ts';
+import { addParcel, allParcels, markParcel, type Parcel, removeParcels } from './shelf.ts';
 
 /**
  * Entries on their way to the server. Each group is kept on this device until the server has answered, so
- * that neither a lost connection nor a reload loses one; its ids make sending twice harmless. A global store,
- * since an entry outlives the screen on which it was made.
+ * that neither a lost connection nor a reload loses one; its ids make sending twice harmless. What it refuses
+ * later, when nobody waits for the answer, is set aside until a person has seen why. A global store, since an
+ * entry outlives the screen on which it was made.
  */
 export type Delivery = { state: 'stored' } | { state: 'kept' } | { state: 'refused'; problems: Problem[] };
 
 const RETRY_MS = 2_000;
 const REFRESH_MS = 4_000;
-let parcels: readonly Parcel[] = [];
+interface Kept {
+  waiting: readonly Parcel[];
+  setAside: readonly Parcel[];
+}
+let kept: Kept = { waiting: [], setAside: [] };
 let sending: Promise<void> | undefined;
 const listeners = new Set<() => void>();
 const refusals = new Map<string, Problem[]>();
 /** Parcels whose maker still waits for the answer; all others are sent as made without a connection, and so are kept whatever they say. */
 const awaited = new Set<string>();
 
-function show(next: readonly Parcel[]): void {
-  parcels = next;
+function show(parcels: readonly Parcel[]): void {
+  kept = {
+    waiting: parcels.filter(({ refused }) => refused === undefined),
+    setAside: parcels.filter(({ refused }) => refused !== undefined),
+  };
   for (const listener of listeners) listener();
 }
 
@@ -29,7 +37,7 @@ function show(next: readonly Parcel[]): void {
 export async function deliver(parcel: Parcel): Promise<Delivery> {
   await ready;
   await addParcel(parcel);
-  show([...parcels, parcel]);
+  show([...kept.waiting, parcel, ...kept.setAside]);
   awaited.add(parcel.id);
   await flush().finally(() => awaited.delete(parcel.id));
   const problems = refusals.get(parcel.id);
@@ -42,7 +50,7 @@ export async function deliver(parcel: Parcel): Promise<Delivery> {
 export function flush(): Promise<void> {
   sending ??= alone(sendAll).finally(() => {
     sending = undefined;
-    if (parcels.length > 0) setTimeout(() => void flush(), RETRY_MS);
+    if (kept.waiting.length > 0) setTimeout(() => void flush(), RETRY_MS);
   });
   return sending;
 }
@@ -61,7 +69,12 @@ async function sendAll(): Promise<void> {
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       if (error.passing) break;
-      refusals.set(id, error.details?.problems ?? [{ path: '', sentence: error.message }]);
+      const problems = error.details?.problems ?? [{ path: '', sentence: error.message }];
+      if (synced) {
+        await markParcel(id, problems.map(({ sentence }) => sentence).join(' '));
+        continue;
+      }
+      refusals.set(id, problems);
     }
     answered.push(id);
   }
@@ -74,20 +87,33 @@ async function sendAll(): Promise<void> {
 
 /** What is kept on the device leads: another tab may have put its own in. */
 const nextAfter = async (answered: readonly string[]): Promise<Parcel | undefined> =>
-  (await allParcels()).find(({ id }) => !answered.includes(id));
+  (await allParcels()).find(({ id, refused }) => refused === undefined && !answered.includes(id));
 
-/** Entries that the server has not answered for yet. */
-export function useOutbox(): readonly Parcel[] {
-  return useSyncExternalStore(
+/** Once more to the server, after all that waits. */
+export async function sendAgain(id: string): Promise<void> {
+  await markParcel(id, undefined);
+  await flush();
+}
+
+export async function letGo(id: string): Promise<void> {
+  await removeParcels([id]);
+  show(await allParcels());
+}
+
+const useKept = (): Kept =>
+  useSyncExternalStore(
     (listener) => {
       listeners.add(listener);
       return () => listeners.delete(listener);
     },
-    () => parcels,
+    () => kept,
   );
-}
+/** Entries that the server has not answered for yet. */
+export const useOutbox = (): readonly Parcel[] => useKept().waiting;
+/** Entries that the server did not take, with its reason. */
+export const useSetAside = (): readonly Parcel[] => useKept().setAside;
 
-const ready = allParcels().then((kept) => {
-  show(kept);
-  if (kept.length > 0) void flush();
+const ready = allParcels().then((parcels) => {
+  show(parcels);
+  if (kept.waiting.length > 0) void flush();
 });

@@ -8,6 +8,8 @@ export interface Parcel {
   id: string;
   title: string;
   entries: Entry[];
+  /** Why the server did not take it, where its maker was no longer there to be told. */
+  refused?: string;
 }
 
 const PARCELS = 'parcels';
@@ -51,6 +53,16 @@ export const addParcel = (parcel: Parcel): Promise<void> => changeParcels((now) 
 
 export const removeParcels = (ids: readonly string[]): Promise<void> =>
   changeParcels((now) => now.filter(({ id }) => !ids.includes(id)));
+
+/** Set aside with the server's reason, or with none sent once more. */
+export const markParcel = (id: string, refused: string | undefined): Promise<void> =>
+  changeParcels((now) =>
+    now.map((each) => {
+      if (each.id !== id) return each;
+      const { refused: _, ...plain } = each;
+      return refused === undefined ? plain : { ...plain, refused };
+    }),
+  );
 
 export const readSnapshot = <T>(key: string): Promise<T | undefined> =>
   onShelf<T | undefined>(

@@ -2,13 +2,16 @@ import { useSuspenseQuery } from '@tanstack/react-query';
 import type { LogEvent, Unsettled } from '@yellow-cell/contract';
 import { dayOf, showDay } from '@yellow-cell/core';
 import { Link } from 'react-router';
+import { letGo, sendAgain, useSetAside } from '../app/outbox.ts';
 import { toSettleQuery } from '../app/queries.ts';
+import type { Parcel } from '../app/shelf.ts';
 import { useLog, withdrawal } from '../app/useLog.ts';
 import { eventLine, type Names } from './eventLine.ts';
 
 /** Entries that cannot be as they were told: both sides shown, none dropped until a person says which stands. */
 export function SettleScreen() {
   const { data: unsettled } = useSuspenseQuery(toSettleQuery);
+  const setAside = useSetAside();
   return (
     <main className="h-full overflow-y-auto px-5 py-4">
       <div className="mx-auto max-w-3xl">
@@ -17,14 +20,58 @@ export function SettleScreen() {
           Entries made without a connection are always kept. Those that cannot be beside what stands wait
           here, and change nothing until you say which one holds. Either way the record keeps both.
         </p>
-        {unsettled.length === 0 && <p className="mt-4">Nothing waits to be settled.</p>}
+        {unsettled.length === 0 && setAside.length === 0 && (
+          <p className="mt-4">Nothing waits to be settled.</p>
+        )}
         <ol>
           {unsettled.map((each) => (
             <Clash key={each.event.id} {...each} />
           ))}
         </ol>
+        {setAside.length > 0 && <NotTaken parcels={setAside} />}
       </div>
     </main>
+  );
+}
+
+/** What the server could not take at all stays on this device, readable, until a person sends it again or lets it go. */
+function NotTaken({ parcels }: { parcels: readonly Parcel[] }) {
+  return (
+    <section aria-labelledby="not-taken" className="mt-6">
+      <h2 id="not-taken" className="eyebrow">
+        Not taken by the server
+      </h2>
+      <p className="text-soft">
+        Kept on this device alone. Enter again what it says, by hand, before you let it go.
+      </p>
+      <ol>
+        {parcels.map(({ id, title, refused, entries }) => (
+          <li key={id} className="mt-3 rounded-xl border border-hairline bg-slip p-4">
+            <p>
+              <strong>{title}</strong> <span className="text-danger">{refused}</span>
+            </p>
+            {entries.map((entry) => (
+              <p key={entry.id} className="text-sm text-soft [overflow-wrap:anywhere]">
+                {showDay(dayOf(entry.occurredAt, entry.zone))}, {entry.person}
+                {entry.note ? `: “${entry.note}”` : ''}
+              </p>
+            ))}
+            <p className="mt-3 flex flex-wrap gap-2">
+              <button type="button" className="button min-h-11" onClick={() => void sendAgain(id)}>
+                Send it again
+              </button>
+              <button
+                type="button"
+                className="button min-h-11 font-normal"
+                onClick={() => confirm(`Let go of “${title}”? It is kept nowhere else.`) && void letGo(id)}
+              >
+                Let it go
+              </button>
+            </p>
+          </li>
+        ))}
+      </ol>
+    </section>
   );
 }
 
