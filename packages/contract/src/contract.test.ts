@@ -44,6 +44,8 @@ const examples: { [K in EventKind]: unknown } = {
   boxStacked: { box: A, onto: null },
   roleSet: { box: A, role: 'bank' },
   boardMoved: { box: A, board: 'board-7', groove: 'groove-3' },
+  boardPlaced: { box: A, board: 'board-7', at_mm: 82.5, framesLeft: 2, groove: B, bay: A },
+  slotSet: { box: A, slot: 'slot-4', holds: 'feeder' },
   ventSet: { box: A, vent: 'vent-1', open: false },
   holeSet: { box: A, hole: 'hole-2', closedBy: 'jar' },
   weighed: { box: A, weight_kg: 12.4, felt: true },

@@ -5,12 +5,21 @@ import type { Entry, LogEvent } from './event/entry.ts';
 import type { CombSide, FramePlace, FramePurpose } from './event/frameEvents.ts';
 import type { QueenColour } from './event/queenEvents.ts';
 import type { WeatherDay } from './event/seasonEvents.ts';
-import type { Hole } from './layer.ts';
-import type { BoxRole, DueKind, FailReason, Feed, QueenFate, Status, Trouble } from './status.ts';
+import type { Hole, Slot } from './layer.ts';
+import type { BoxRole, Confidence, DueKind, FailReason, Feed, QueenFate, Status, Trouble } from './status.ts';
 import type { Condition } from './workshop.ts';
 
 /** What the fold of events says of boxes, and what lives in them, on a day. Days are `YYYY-MM-DD`. */
 type Day = string;
+
+/** A place where a board was set by hand, and the bay that it parts off to its right. */
+export interface BoardPlace {
+  board: string;
+  groove: string;
+  bay: string;
+  at_mm: number;
+  framesLeft: number;
+}
 
 export interface BoxState {
   id: string;
@@ -29,6 +38,10 @@ export interface BoxState {
   /** Against its design: boards that do not stand, boards in other grooves, entrances, vents and holes otherwise than drawn. */
   pulled?: readonly string[];
   grooves?: Readonly<Record<string, string>>;
+  /** Places that the design does not have, in the order in which they were made. */
+  places?: readonly BoardPlace[];
+  /** Feeders and combs in other places than drawn. */
+  slots?: Readonly<Record<string, Slot['holds']>>;
   entranceStates?: Readonly<Record<string, EntranceState>>;
   ventsShut?: readonly string[];
   holes?: Readonly<Record<string, Hole['closedBy']>>;
@@ -65,7 +78,7 @@ export interface Colony {
   troubles?: readonly { trouble: Trouble; on: Day }[];
   coverOffOn?: Day;
   outing?: { on: Day; place: string; backBy: string };
-  suspicions?: readonly { id: string; what: string; on: Day }[];
+  suspicions?: readonly { id: string; what: string; on: Day; confidence?: Confidence }[];
   /** Eggs, brood or the queen herself last seen; and a look for her that did not find her. */
   evidenceOn?: Day;
   notSeenOn?: Day;

@@ -62,6 +62,10 @@ export const Trouble = z.enum([
 ]);
 export type Trouble = z.infer<typeof Trouble>;
 
+/** How sure a person is of what is not yet known. */
+export const Confidence = z.enum(['hunch', 'likely', 'sure']);
+export type Confidence = z.infer<typeof Confidence>;
+
 /** Work that a colony expects. */
 export const DueKind = z.enum([
   'giveCell',

@@ -26,6 +26,7 @@ export { fit, fitProblems, fitVerdict, framesWidth } from './box/fit.ts';
 export { fitSentence, fitWord } from './box/fitSentence.ts';
 export { gap } from './box/gap.ts';
 export type { Gap } from './box/gaps.ts';
+export { type HandPlace, handPlacesFor } from './box/handPlace.ts';
 export {
   type BoxModel,
   type Compartment,
@@ -155,9 +156,11 @@ export type { Designs, Known, YardState } from './yard/state.ts';
 export {
   combWords,
   conditionWords,
+  confidenceWords,
   failWords,
   fateWords,
   feedWords,
+  holdsWords,
   purposeWords,
   roleWords,
   statusWords,

@@ -40,7 +40,8 @@ function Strip({ view, boxView, compartment, slot }: Omit<RoomProps, 'slots'> & 
   const log = useLog();
   const [open, setOpen] = useState<'audit' | 'out'>();
   const id = `${boxView.box.id} ${slot.slot}`;
-  const { setNodeRef: dropRef, isOver } = useDroppable({ id });
+  const isFrame = slot.is === 'told' || slot.is === 'untold';
+  const { setNodeRef: dropRef, isOver } = useDroppable({ id, disabled: slot.is === 'feeder' });
   const {
     setNodeRef: dragRef,
     listeners,
@@ -49,12 +50,23 @@ function Strip({ view, boxView, compartment, slot }: Omit<RoomProps, 'slots'> & 
     isDragging,
   } = useDraggable({
     id,
-    disabled: slot.is === 'empty',
+    disabled: !isFrame,
   });
   const name = `${boxView.box.label} ${compartment.name}, frame ${slot.number}`;
   const place = { box: boxView.box.id, ...slot, colony: compartment.colony?.id };
   const audit = slot.frame?.audit;
   const close = () => setOpen(undefined);
+  const setFeeder = () =>
+    log(
+      `${name.replace('frame', 'place')}: ${slot.is === 'feeder' ? 'comb instead of the feeder' : 'feeder in'}`,
+      [
+        draft('slotSet', {
+          box: boxView.box.id,
+          slot: slot.slot,
+          holds: slot.is === 'feeder' ? 'comb' : 'feeder',
+        }),
+      ],
+    );
   return (
     <li ref={dropRef} className={`border-b border-hairline ${isOver ? 'bg-glow' : ''}`}>
       <div
@@ -66,15 +78,24 @@ function Strip({ view, boxView, compartment, slot }: Omit<RoomProps, 'slots'> & 
           type="button"
           className="flex min-h-11 w-12 shrink-0 touch-none items-center justify-center gap-0.5 rounded disabled:opacity-50"
           aria-label={`Carry ${name}`}
-          disabled={slot.is === 'empty'}
+          disabled={!isFrame}
           {...attributes}
           {...listeners}
         >
           <GripVertical size={16} aria-hidden />
           <strong>{slot.number}</strong>
         </button>
-        {slot.is === 'empty' ? (
-          <span className="flex-1 text-soft">no frame here</span>
+        {!isFrame ? (
+          <span className="flex flex-1 flex-wrap items-center justify-between gap-2 text-soft">
+            {slot.is === 'feeder' ? 'frame feeder' : 'no frame here'}
+            <button
+              type="button"
+              className="button min-h-11 px-2 font-normal"
+              onClick={() => void setFeeder()}
+            >
+              {slot.is === 'feeder' ? 'Comb instead' : 'Feeder in'}
+            </button>
+          </span>
         ) : (
           <span className="grid min-w-0 flex-1 gap-0.5">
             <CombBar side={audit?.sides[0]} label={`${name}, side nearer the left`} />
@@ -92,7 +113,7 @@ function Strip({ view, boxView, compartment, slot }: Omit<RoomProps, 'slots'> & 
         <span className="hidden w-16 shrink-0 text-right text-sm text-soft sm:inline">
           {audit ? showDay(audit.on, view.on) : ''}
         </span>
-        {slot.is !== 'empty' && compartment.colony && (
+        {isFrame && compartment.colony && (
           <span className="flex shrink-0 gap-1">
             <button
               type="button"

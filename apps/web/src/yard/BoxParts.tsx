@@ -4,11 +4,14 @@ import {
   boardNames,
   bodiesOf,
   drawnDesign,
+  type HandPlace,
+  handPlacesFor,
   sheetsOf,
   showLength,
   warningsOf,
 } from '@yellow-cell/core';
 import { useState } from 'react';
+import { newId } from '../app/ids.ts';
 import { useUnits } from '../app/units.ts';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
 import { entranceWords } from './entranceWords.ts';
@@ -40,7 +43,8 @@ function freePlaces(bodies: readonly Body[], box: BoxState, board: string): Groo
 }
 
 /** Dividers and entrances as they stand. What a change would bring about for those who live there is said before it is kept. */
-export function BoxParts({ view, boxView: { box } }: { view: YardView; boxView: BoxView }) {
+export function BoxParts({ view, boxView }: { view: YardView; boxView: BoxView }) {
+  const { box } = boxView;
   const log = useLog();
   const units = useUnits();
   const [pending, setPending] = useState<Pending>();
@@ -71,6 +75,14 @@ export function BoxParts({ view, boxView: { box } }: { view: YardView; boxView: 
       { kind: 'board', board, groove },
       draft('boardMoved', { box: box.id, board, groove }),
     );
+  const byHand = (board: string, name: string, { at_mm, framesLeft }: HandPlace) => {
+    const place = { board, at_mm, framesLeft, groove: newId(), bay: newId() };
+    propose(
+      `${box.label}: ${name.toLowerCase()} set by hand`,
+      { kind: 'place', place },
+      draft('boardPlaced', { box: box.id, ...place }),
+    );
+  };
   const close = (hole: string, closedBy: Closing) =>
     propose(
       `${box.label}: hole ${closedBy === 'nothing' ? 'left open' : `under ${closedBy}`}`,
@@ -91,6 +103,7 @@ export function BoxParts({ view, boxView: { box } }: { view: YardView; boxView: 
         {boards.map(({ id, kind, groove }, index) => {
           const places = freePlaces(bodies, box, id);
           const stands = !(box.pulled ?? []).includes(id);
+          const hands = stands ? handPlacesFor(boxView.design, id) : [];
           const name = boards.length > 1 ? `${boardNames[kind]} ${index + 1}` : boardNames[kind];
           return (
             <li key={id} className="row-line items-center">
@@ -98,18 +111,31 @@ export function BoxParts({ view, boxView: { box } }: { view: YardView; boxView: 
                 {name} <span className="text-soft">{stands ? 'stands' : 'is out'}</span>
               </span>
               <span className="flex items-center gap-1.5">
-                {stands && places.length > 1 && (
+                {stands && places.length + hands.length > 1 && (
                   <select
                     aria-label={`${name}: its place`}
-                    className="field min-h-11 w-auto"
+                    className="field min-h-11 w-auto max-w-44"
                     value={box.grooves?.[id] ?? groove}
-                    onChange={({ target }) => shift(id, name, target.value)}
+                    onChange={({ target: { value } }) => {
+                      const hand = hands[Number(value)];
+                      if (hand) byHand(id, name, hand);
+                      else shift(id, name, value);
+                    }}
                   >
                     {places.map((place) => (
                       <option key={place.id} value={place.id}>
                         {showLength(place.at.mm, units)}
                       </option>
                     ))}
+                    {hands.length > 0 && (
+                      <optgroup label="By hand, between frames">
+                        {hands.map(({ at_mm, frames }, at) => (
+                          <option key={at_mm} value={at}>
+                            {showLength(Math.round(at_mm), units)}: {frames.join(' | ')} frames
+                          </option>
+                        ))}
+                      </optgroup>
+                    )}
                   </select>
                 )}
                 <button type="button" className="button min-h-11" onClick={() => move(id, name, !stands)}>

@@ -2,9 +2,11 @@ import type { EventKind, LogEvent, Payload } from '@yellow-cell/contract';
 import {
   compassPoint,
   conditionWords,
+  confidenceWords,
   failWords,
   fateWords,
   feedWords,
+  holdsWords,
   purposeWords,
   roleWords,
   showDay,
@@ -38,6 +40,8 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string }
     `Looked at: ${conditionWords[condition]}${missing ? `, missing ${missing}` : ''}`,
   dividerSet: ({ stands }) => (stands ? 'Divider set' : 'Divider pulled'),
   boardMoved: () => 'Board moved to another place',
+  boardPlaced: ({ at_mm }) => `Board set by hand at ${Math.round(at_mm)} mm`,
+  slotSet: ({ holds }) => `In a frame’s place: ${holdsWords[holds]}`,
   entranceSet: ({ state }) => `Entrance turned to ${entranceWords[state]}`,
   ventSet: ({ open }) => (open ? 'Vent opened' : 'Vent shut'),
   holeSet: ({ closedBy }) =>
@@ -63,7 +67,8 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string }
   coverSet: ({ on }) => (on ? 'Cover back on' : 'Cover off'),
   outingLeft: ({ place, backBy }) => `Out at “${place}”, home by ${backBy.slice(11, 16)}`,
   outingReturned: () => 'Home again',
-  suspected: ({ what }) => `Suspected: ${what}`,
+  suspected: ({ what, confidence }) =>
+    `Suspected: ${what}${confidence ? ` (${confidenceWords[confidence]})` : ''}`,
   suspicionSettled: ({ confirmed }) => (confirmed ? 'Suspicion confirmed' : 'Suspicion dropped'),
   workPutOff: ({ until }) => (until ? `Put off to ${showDay(until)}` : 'Dismissed'),
   noted: () => 'Note',

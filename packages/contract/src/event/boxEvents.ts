@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { EntranceState } from '../compute.ts';
-import { Hole } from '../layer.ts';
+import { Hole, Slot } from '../layer.ts';
 import { Id, name, PartId, text } from '../primitives.ts';
 import { BoxRole } from '../status.ts';
 import { Condition } from '../workshop.ts';
+import { count } from './where.ts';
 
 /** What happens to a box itself: where it stands, and how its parts stand against its design. */
 export const boxEvents = {
@@ -32,6 +33,21 @@ export const boxEvents = {
   dividerSet: z.strictObject({ box: Id, board: PartId, stands: z.boolean() }),
   /** A follower, dummy or divider set into another groove of its body. */
   boardMoved: z.strictObject({ box: Id, board: PartId, groove: PartId }),
+  /**
+   * A board set by hand where the design has no place for it: `at_mm` is its face nearer x = 0, `framesLeft` how many
+   * frames of the bay that it falls into stand left of it. The place, and the bay that it parts off to its right,
+   * bear these ids from then on.
+   */
+  boardPlaced: z.strictObject({
+    box: Id,
+    board: PartId,
+    at_mm: z.number().min(0).max(3_000),
+    framesLeft: count('Frames left of the board', 100),
+    groove: PartId,
+    bay: PartId,
+  }),
+  /** A feeder put into a frame's place, or a comb in place of it. */
+  slotSet: z.strictObject({ box: Id, slot: PartId, holds: Slot.shape.holds }),
   /** A disc turned, a slide moved. */
   entranceSet: z.strictObject({ box: Id, entrance: PartId, state: EntranceState }),
   ventSet: z.strictObject({ box: Id, vent: PartId, open: z.boolean() }),

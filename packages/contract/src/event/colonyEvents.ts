@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CalendarDate, Id, Instant, name, PartId, text } from '../primitives.ts';
-import { DueKind, FailReason, Feed, Trouble } from '../status.ts';
+import { Confidence, DueKind, FailReason, Feed, Trouble } from '../status.ts';
 import { count, inColony, ofAttempt } from './where.ts';
 
 /** What is done with bees in a compartment, and what is seen of them. */
@@ -59,8 +59,13 @@ export const colonyEvents = {
   /** Bees taken out to be shown: where, and by when they must be home. */
   outingLeft: z.strictObject({ ...inColony, place: name(80), backBy: Instant }),
   outingReturned: z.strictObject(inColony),
-  /** Something is thought and not yet known; worker brood, or a look, confirms or drops it. */
-  suspected: z.strictObject({ ...inColony, suspicion: Id, what: name(200) }),
+  /** Something is thought and not yet known; worker brood, or a look, confirms or drops it. Told again by the same id, it is revised. */
+  suspected: z.strictObject({
+    ...inColony,
+    suspicion: Id,
+    what: name(200),
+    confidence: Confidence.optional(),
+  }),
   suspicionSettled: z.strictObject({ ...inColony, suspicion: Id, confirmed: z.boolean() }),
   /** Work put off to a date, or dismissed for good; the note says why. */
   workPutOff: z.strictObject({ ...inColony, work: DueKind, until: CalendarDate.nullable() }),

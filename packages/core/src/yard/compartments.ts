@@ -1,4 +1,14 @@
-import type { Attempt, BoxState, Colony, DesignContent, Frame, Queen, Status } from '@yellow-cell/contract';
+import type {
+  Attempt,
+  BoxState,
+  Colony,
+  DesignContent,
+  Frame,
+  Queen,
+  Slot,
+  Status,
+} from '@yellow-cell/contract';
+import { withHandPlaces } from '../box/handPlace.ts';
 import { deriveBox } from '../box/model.ts';
 import { compartmentNames } from '../box/names.ts';
 import { type PartPatch, withoutPart, withPart } from '../box/parts.ts';
@@ -25,9 +35,13 @@ export interface StandingCompartment {
   takenForAnother: boolean;
 }
 
-/** The box as it was drawn. */
+/** The box as it was drawn, with the places for boards that were added by hand since. */
 export function drawnDesign(designs: Designs, box: BoxState): DesignContent | undefined {
-  return designs.get(box.design)?.versions.find(({ number }) => number === box.version)?.content;
+  const drawn = designs.get(box.design)?.versions.find(({ number }) => number === box.version)?.content;
+  const { places = [] } = box;
+  return drawn && places.length > 0
+    ? keptFor(drawn, JSON.stringify(places), () => withHandPlaces(drawn, places))
+    : drawn;
 }
 
 /** The box as it stands: its boards, entrances, vents and holes as they were pulled, moved, turned and closed. */
@@ -36,29 +50,34 @@ export function designOf(designs: Designs, box: BoxState): DesignContent | undef
   return drawn && standing(drawn, box);
 }
 
-/** Standing designs are kept by what was changed: the drawing of a box is derived once, however often it is folded. */
-const kept = new WeakMap<DesignContent, Map<string, DesignContent>>();
 function standing(drawn: DesignContent, box: BoxState): DesignContent {
-  const { pulled = [], grooves = {}, entranceStates = {}, ventsShut = [], holes = {} } = box;
+  const { pulled = [], grooves = {}, entranceStates = {}, ventsShut = [], holes = {}, slots = {} } = box;
   const set: [string, PartPatch][] = [
     ...Object.entries(grooves).map(([id, groove]): [string, PartPatch] => [id, { groove }]),
     ...Object.entries(entranceStates).map(([id, state]): [string, PartPatch] => [id, { state }]),
     ...Object.entries(holes).map(([id, closedBy]): [string, PartPatch] => [id, { closedBy }]),
+    ...Object.entries(slots).map(([id, content]): [string, PartPatch] => [id, { holds: content }]),
   ];
   const out = [...pulled, ...ventsShut];
   if (out.length === 0 && set.length === 0) return drawn;
-  const key = JSON.stringify([out, set.sort()]);
+  return keptFor(drawn, JSON.stringify([out, set.sort()]), () =>
+    set.reduce((design, [id, patch]) => withPart(design, id, patch), out.reduce(withoutPart, drawn)),
+  );
+}
+
+/** Changed designs are kept by what was changed: the drawing of a box is derived once, however often it is folded. */
+const kept = new WeakMap<DesignContent, Map<string, DesignContent>>();
+function keptFor(drawn: DesignContent, change: string, make: () => DesignContent): DesignContent {
   const known = kept.get(drawn) ?? new Map<string, DesignContent>();
   kept.set(drawn, known);
-  const found = known.get(key);
-  if (found) return found;
-  const made = set.reduce(
-    (design, [id, patch]) => withPart(design, id, patch),
-    out.reduce(withoutPart, drawn),
-  );
-  known.set(key, made);
-  return made;
+  const found = known.get(change) ?? make();
+  known.set(change, found);
+  return found;
 }
+
+/** Places for combs; a feeder takes the place of one. */
+export const combPlaces = <P extends { holds: Slot['holds'] }>(places: readonly P[]): P[] =>
+  places.filter(({ holds }) => holds !== 'feeder');
 
 /** Colonies that live in a box now. */
 export const livingIn = (colonies: YardState['colonies'], box: BoxState): Colony[] =>
@@ -88,7 +107,7 @@ export function compartmentsOf(state: YardState, designs: Designs, box: BoxState
       position,
       name: names[position] ?? '',
       bays: ids,
-      frames: frames.length,
+      frames: combPlaces(frames).length,
       status: living?.status ?? 'empty',
       since: living?.since ?? last?.ended?.on ?? null,
       ...(living ? { colony: living } : {}),

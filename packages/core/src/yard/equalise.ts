@@ -51,7 +51,7 @@ export function equalisings(
     const place =
       taker?.slots.find(({ is }) => is === 'empty') ??
       taker?.slots.find(({ is }) => is === 'untold') ??
-      taker?.slots.at(-1);
+      taker?.slots.findLast(({ is }) => is !== 'feeder');
     if (!slot || !taker || !place) return [];
     takers.shift();
     const queens = giver.compartment.queens;

@@ -141,6 +141,72 @@ describe('a frame', () => {
   });
 });
 
+describe('a colony that moves', () => {
+  const other = [
+    told('boxBuilt', day(-20), {
+      box: 'box-2',
+      label: 'B2',
+      design: known.designs.keys().next().value as string,
+      version: 1,
+    }),
+    told('stocked', day(0), {
+      box: 'box-2',
+      colony: 'colony-9',
+      bays: bays.slice(0, 1),
+      frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+      shakes: 1,
+      openBrood: false,
+    }),
+  ];
+  const goes = (toBox: string, at: number, on = day(5)) =>
+    told('colonyMoved', on, { ...IN, toBox, bays: bays.slice(at, at + 1) });
+  const queen = told('queenRecorded', day(2), { ...IN, queen: 'q' });
+  const seen = told('queenSeen', day(3), { ...IN, queen: 'q', seen: true, slot: slot(1) });
+  const out = moved(day(2), [{ frame: 'g', from: place(2), to: null, turned: false }], 'show');
+
+  it('takes its frames along in their order, empty places, and where she was last seen', () => {
+    const state = fold(known, [
+      ...base,
+      ...other,
+      looked('f', 0),
+      looked('h', 1),
+      out,
+      queen,
+      seen,
+      goes('box-2', 1),
+    ]);
+    expect(state.toSettle).toEqual([]);
+    expect(state.frames.get('f')?.at).toEqual({ box: 'box-2', slot: slot(3) });
+    expect(state.frames.get('h')?.at).toEqual({ box: 'box-2', slot: slot(4) });
+    expect(state.boxes.get('box-2')?.emptySlots).toEqual([slot(5)]);
+    expect(state.boxes.get('box-1')?.emptySlots).toEqual([]);
+    expect(state.queens.get('q')).toMatchObject({ box: 'box-2', sightings: [{ on: day(3), slot: slot(4) }] });
+  });
+
+  it('within its own box too, and its old place holds other frames from then on', () => {
+    const story = [...base, looked('f', 0), goes('box-1', 2)];
+    expect(fold(known, story).frames.get('f')?.at).toEqual(place(6));
+    const again = told('stocked', day(6), {
+      box: 'box-1',
+      colony: 'colony-4',
+      bays: bays.slice(0, 1),
+      frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+      shakes: 1,
+      openBrood: false,
+    });
+    const state = fold(
+      known,
+      [...story, again, looked('n', 0, day(7))].map((event) =>
+        event.kind === 'frameAudited' && event.payload.frame === 'n'
+          ? told('frameAudited', day(7), { ...event.payload, colony: 'colony-4' })
+          : event,
+      ),
+    );
+    expect(state.toSettle).toEqual([]);
+    expect(state.frames.get('n')?.at).toEqual(place(0));
+  });
+});
+
 describe('equalising', () => {
   const crowded = told('strengthSeen', day(15), { ...IN, seams: 3.5 });
   const weak = told('strengthSeen', day(15), { box: 'box-1', colony: 'colony-2', seams: 1 });

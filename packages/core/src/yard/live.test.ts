@@ -1,6 +1,7 @@
-import type { LogEvent } from '@yellow-cell/contract';
+import type { Design, LogEvent } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
-import { bodiesOf } from '../box/stack.ts';
+import { bayIdsOf, bodiesOf } from '../box/stack.ts';
+import { standardDesign } from '../box/standardDesign.ts';
 import { compartmentsOf } from './compartments.ts';
 import { fold } from './fold.ts';
 import { bays, begun, known, threeWayDesign, told, workOf } from './story.test.kit.ts';
@@ -93,6 +94,47 @@ describe('a divider pulled', () => {
     expect(
       warningsOf(state, known.designs, box, { kind: 'cell', colony: 'colony-1' }).map(({ kind }) => kind),
     ).toContain('queenMeetsCell');
+  });
+});
+
+describe('a board moved to another place of the design', () => {
+  const halves = standardDesign({ format: 'langstroth-deep', thickness: { mm: 9.5 }, frames: [2, 2, 2, 2] });
+  const design = {
+    ...threeWayDesign(),
+    versions: [{ ...threeWayDesign().versions[0], content: halves }],
+  } as Design;
+  const four = { ...known, designs: new Map([[design.id, design]]) };
+  const [b1, b2, b3, b4] = bayIdsOf(halves) as [string, string, string, string];
+  const [, second = '', third = ''] = bodiesOf(halves).flatMap(({ boards }) => boards.map(({ id }) => id));
+  const grooves = bodiesOf(halves).flatMap((each) => each.grooves.map(({ id }) => id));
+  const in2 = (own: readonly string[], colony: string, day: string) =>
+    told('stocked', day, {
+      box: 'box-1',
+      colony,
+      bays: [...own],
+      frames: { sealedBrood: 1, stores: 1, drawn: 0 },
+      shakes: 1,
+      openBrood: false,
+    });
+  const built = told('boxBuilt', '2026-05-01', { box: 'box-1', label: 'B1', design: design.id, version: 1 });
+
+  it('past frames of its neighbour leaves each colony where most of its frames are', () => {
+    // Third board out: the right colony has four frames in two bays; the second board then moves one bay to the right.
+    const events = [
+      built,
+      pulled('2026-05-02', third),
+      in2([b1], 'west', '2026-05-03'),
+      in2([b2], 'middle', '2026-05-03'),
+      in2([b3, b4], 'east', '2026-05-03'),
+      told('boardMoved', '2026-05-05', { box: 'box-1', board: second, groove: grooves[2] as string }),
+    ];
+    const state = fold(four, events);
+    expect(state.toSettle).toEqual([]);
+    expect([...state.colonies.values()].map(({ id, bays: own, ended }) => [id, own, ended])).toEqual([
+      ['west', [b1], undefined],
+      ['middle', [b2], undefined],
+      ['east', [b4], undefined],
+    ]);
   });
 });
 

@@ -1,7 +1,7 @@
 import type { BoxState, Colony, Queen, Status } from '@yellow-cell/contract';
 import { type Compartment, deriveBox, hasExit } from '../box/model.ts';
 import type { Day } from '../calendar/days.ts';
-import { designOf, livingIn } from './compartments.ts';
+import { combPlaces, designOf, livingIn } from './compartments.ts';
 import type { Known } from './state.ts';
 import { queensIn } from './tell/queensIn.ts';
 
@@ -29,9 +29,16 @@ const compartmentsNow = ({ known }: Colonies, box: BoxState): readonly Compartme
   return design ? deriveBox(design).compartments : [];
 };
 
-/** What a changed divider makes of the colonies: those in one compartment are one, and one that is parted keeps its larger part. */
+/**
+ * What a changed divider makes of the colonies: one that is parted keeps its larger part, and those that are in one
+ * compartment then are one.
+ */
 export function regroup(told: Colonies, box: BoxState, on: Day): void {
   const compartments = compartmentsNow(told, box);
+  for (const [id, bays] of partsKept(compartments, livingIn(told.colonies, box))) {
+    const colony = told.colonies.get(id);
+    if (colony) told.colonies.set(id, { ...colony, bays });
+  }
   for (const { bays } of compartments) {
     const here = livingIn(told.colonies, box)
       .filter((colony) => colony.bays.some((bay) => bays.includes(bay)))
@@ -50,12 +57,30 @@ export function regroup(told: Colonies, box: BoxState, on: Day): void {
     const all = new Set([...stays.bays, ...joins.flatMap((colony) => colony.bays)]);
     told.colonies.set(stays.id, { ...stays, bays: [...all], combinedOn: on });
   }
-  for (const colony of livingIn(told.colonies, box)) {
-    const parts = compartments.filter(({ bays }) => colony.bays.some((bay) => bays.includes(bay)));
-    if (parts.length < 2) continue;
-    const larger = parts.reduce((most, each) => (each.frames.length > most.frames.length ? each : most));
-    told.colonies.set(colony.id, { ...colony, bays: colony.bays.filter((bay) => larger.bays.includes(bay)) });
-  }
+}
+
+/** The bays that each parted colony keeps: where it has most frames; of parts alike, the one that no other bees are in. */
+export function partsKept(
+  compartments: readonly Compartment[],
+  living: readonly Colony[],
+): Map<string, string[]> {
+  const meets = (bays: readonly string[], wanted: readonly string[]) =>
+    bays.some((bay) => wanted.includes(bay));
+  return new Map(
+    living.flatMap((colony): [string, string[]][] => {
+      const parts = compartments.filter(({ bays }) => meets(colony.bays, bays));
+      if (parts.length < 2) return [];
+      const framesOf = ({ frames }: Compartment) =>
+        frames.filter(({ bay }) => colony.bays.includes(bay)).length;
+      const isFree = ({ bays }: Compartment) =>
+        !living.some((other) => other.id !== colony.id && meets(other.bays, bays));
+      const kept = parts.reduce((best, part) => {
+        const more = framesOf(part) - framesOf(best);
+        return more > 0 || (more === 0 && isFree(part) && !isFree(best)) ? part : best;
+      });
+      return [[colony.id, colony.bays.filter((bay) => kept.bays.includes(bay))]];
+    }),
+  );
 }
 
 /** Which colonies have no way out, and since when: told anew whenever a disc, a divider or the bees change. */
@@ -75,5 +100,5 @@ export function framesFor(told: Colonies, colony: Colony): number {
   const box = told.boxes.get(colony.box);
   const home =
     box && compartmentsNow(told, box).find(({ bays }) => colony.bays.some((bay) => bays.includes(bay)));
-  return home?.frames.length ?? 0;
+  return combPlaces(home?.frames ?? []).length;
 }

@@ -4,12 +4,12 @@ import type { Day } from '../calendar/days.ts';
 import type { StandingCompartment } from './compartments.ts';
 import type { YardState } from './state.ts';
 
-/** A place for a frame as it stands: with a frame that something is told of, without one, or with one of which nothing is. */
+/** A place for a frame as it stands: with a frame that something is told of, with one of which nothing is, without one, or with a feeder. */
 export interface FrameSlot {
   slot: string;
   /** From x = 0, in its compartment. */
   number: number;
-  is: 'told' | 'untold' | 'empty';
+  is: 'told' | 'untold' | 'empty' | 'feeder';
   frame?: Frame;
   /** The queen that was last seen here, and when. */
   queen?: { queen: Queen; on: Day };
@@ -22,7 +22,7 @@ export function slotsOf(
   room: Compartment,
   { colony, queens }: StandingCompartment,
 ): FrameSlot[] {
-  return room.frames.map(({ id: slot }, index): FrameSlot => {
+  return room.frames.map(({ id: slot, holds }, index): FrameSlot => {
     const frame = [...state.frames.values()].find(({ at }) => at?.box === box.id && at.slot === slot);
     const queen = queens.flatMap((each) => {
       const last = each.sightings.at(-1);
@@ -32,7 +32,7 @@ export function slotsOf(
     return {
       slot,
       number: index + 1,
-      is: frame ? 'told' : empty ? 'empty' : 'untold',
+      is: holds === 'feeder' ? 'feeder' : frame ? 'told' : empty ? 'empty' : 'untold',
       ...(frame ? { frame } : {}),
       ...(queen ? { queen } : {}),
     };

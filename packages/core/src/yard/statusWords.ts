@@ -2,10 +2,12 @@ import type {
   BoxRole,
   CombContent,
   Condition,
+  Confidence,
   FailReason,
   Feed,
   FramePurpose,
   QueenFate,
+  Slot,
   Status,
   Trouble,
 } from '@yellow-cell/contract';
@@ -61,6 +63,21 @@ export const feedWords: Readonly<Record<Feed, string>> = {
   patty: 'patty',
   drySugar: 'dry sugar',
   storesFrame: 'stores in the comb',
+};
+
+export const confidenceWords: Readonly<Record<Confidence, string>> = {
+  hunch: 'a hunch',
+  likely: 'likely',
+  sure: 'nearly sure',
+};
+
+/** What stands in a frame's place. */
+export const holdsWords: Readonly<Record<Slot['holds'], string>> = {
+  comb: 'comb',
+  feeder: 'feeder',
+  grafts: 'graft bar',
+  bank: 'bank frame',
+  display: 'display frame',
 };
 
 export const roleWords: Readonly<Record<BoxRole, string>> = {

@@ -1,5 +1,7 @@
 import type {
+  BoardPlace,
   BoxState,
+  Colony,
   DesignContent,
   EntranceState,
   Hole,
@@ -8,9 +10,11 @@ import type {
   ReachWarning,
   Status,
 } from '@yellow-cell/contract';
+import { bayPartedBy } from '../box/handPlace.ts';
 import { deriveBox, hasExit, reachQuestionOf } from '../box/model.ts';
 import { reach } from '../reach/reach.ts';
-import { compartmentsOf, designOf, livingIn } from './compartments.ts';
+import { compartmentsOf, designOf, drawnDesign, livingIn } from './compartments.ts';
+import { partsKept } from './regroup.ts';
 import type { Designs, YardState } from './state.ts';
 import { statusWords } from './statusWords.ts';
 
@@ -19,6 +23,7 @@ export type BoxChange =
   | { kind: 'divider'; board: string; stands: boolean }
   | { kind: 'entrance'; entrance: string; state: EntranceState }
   | { kind: 'board'; board: string; groove: string }
+  | { kind: 'place'; place: BoardPlace }
   | { kind: 'hole'; hole: string; closedBy: Hole['closedBy'] }
   | { kind: 'cell'; colony: string }
   | { kind: 'queen'; colony: string; what: 'virgin' | 'mated' };
@@ -27,6 +32,15 @@ export type BoxChange =
 function changed(box: BoxState, change: BoxChange): BoxState {
   if (change.kind === 'cell' || change.kind === 'queen') return box;
   if (change.kind === 'board') return { ...box, grooves: { ...box.grooves, [change.board]: change.groove } };
+  if (change.kind === 'place') {
+    const { place } = change;
+    return {
+      ...box,
+      places: [...(box.places ?? []), place],
+      grooves: { ...box.grooves, [place.board]: place.groove },
+      pulled: (box.pulled ?? []).filter((id) => id !== place.board),
+    };
+  }
   if (change.kind === 'hole') return { ...box, holes: { ...box.holes, [change.hole]: change.closedBy } };
   if (change.kind === 'entrance')
     return { ...box, entranceStates: { ...box.entranceStates, [change.entrance]: change.state } };
@@ -49,17 +63,18 @@ const OCCUPANT: Readonly<Partial<Record<Status, Occupant>>> = {
  * that meets a cell, bees without a way out (handbook 2, passages), and colonies that become one.
  */
 export function warningsOf(
-  state: YardState,
+  before: YardState,
   designs: Designs,
   box: BoxState,
   change: BoxChange,
 ): ReachWarning[] {
   const after = changed(box, change);
+  const state = change.kind === 'place' ? parted(before, designs, box, change.place) : before;
   const [drawn, next] = [designOf(designs, box), designOf(designs, after)];
   if (!drawn || !next) return [];
-  const before = passageWarnings(drawn, occupants(state, drawn, box));
+  const now = passageWarnings(drawn, occupants(before, drawn, box));
   const given = givenBy(change);
-  const fresh = beyond(passageWarnings(next, occupants(state, next, box, given)), before);
+  const fresh = beyond(passageWarnings(next, occupants(state, next, box, given)), now);
   const named = namesAfter(state, designs, after, next);
   return [...joining(state, next, box, drawn), ...shutting(state, next, box, drawn), ...fresh].map(
     (warning) => ({
@@ -135,12 +150,14 @@ function joining(
   now: DesignContent,
 ): ReachWarning[] {
   const living = livingIn(colonies, box);
-  const apart = deriveBox(now).compartments.length;
   const { compartments } = deriveBox(next);
-  if (compartments.length >= apart) return [];
+  const kept = partsKept(compartments, living);
+  const meets = (own: readonly string[], bays: readonly string[]) => own.some((bay) => bays.includes(bay));
+  const homesNow = deriveBox(now).compartments;
+  const homeOf = (colony: Colony) => homesNow.findIndex(({ bays }) => meets(colony.bays, bays));
   return compartments.flatMap(({ bays, spaces }): ReachWarning[] => {
-    const together = living.filter((colony) => colony.bays.some((bay) => bays.includes(bay)));
-    if (together.length < 2) return [];
+    const together = living.filter((colony) => meets(kept.get(colony.id) ?? colony.bays, bays));
+    if (new Set(together.map(homeOf)).size < 2) return [];
     const who = together.map(({ status }) => statusWords[status]).join(' and ');
     return [
       {
@@ -150,6 +167,19 @@ function joining(
       },
     ];
   });
+}
+
+/** A place set by hand parts a bay: whoever lived in it lives in both. */
+function parted(state: YardState, designs: Designs, box: BoxState, place: BoardPlace): YardState {
+  const drawn = drawnDesign(designs, box);
+  const found = drawn && bayPartedBy(drawn, place);
+  if (!found || 'problem' in found) return state;
+  const colonies = [...state.colonies].map(([id, colony]): [string, Colony] =>
+    colony.box === box.id && colony.bays.includes(found.bay)
+      ? [id, { ...colony, bays: [...colony.bays, place.bay] }]
+      : [id, colony],
+  );
+  return { ...state, colonies: new Map(colonies) };
 }
 
 /** Colonies that have a way out now and would have none. */

@@ -1,8 +1,10 @@
 import type { BoxState } from '@yellow-cell/contract';
+import { designProblems } from '../../box/designProblems.ts';
+import { bayPartedBy } from '../../box/handPlace.ts';
 import { bodyWith } from '../../box/parts.ts';
-import { bodiesOf, sheetsOf } from '../../box/stack.ts';
+import { baysOf, bodiesOf, sheetsOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
-import { drawnDesign, livingIn } from '../compartments.ts';
+import { designOf, drawnDesign, livingIn } from '../compartments.ts';
 import { reckonShut, regroup } from '../regroup.ts';
 import { ofBox, present, standingBox, type Tellers, type Telling } from './telling.ts';
 
@@ -16,6 +18,8 @@ type BoxKind =
   | 'boxInspected'
   | 'dividerSet'
   | 'boardMoved'
+  | 'boardPlaced'
+  | 'slotSet'
   | 'entranceSet'
   | 'ventSet'
   | 'holeSet'
@@ -97,7 +101,8 @@ export const boxTellers: Tellers<BoxKind> = {
       const pulled = box.pulled ?? [];
       if (!pulled.includes(board) === stands)
         return `That divider of box ${box.label} ${stands ? 'stands' : 'is out'} already.`;
-      return { ...box, pulled: toggled(pulled, board, !stands) };
+      const next = { ...box, pulled: toggled(pulled, board, !stands) };
+      return (stands && unsound(telling, next)) || next;
     })(telling, event, on) ?? settleBees(telling, event.payload.box, on),
 
   boardMoved: (telling, event, on) =>
@@ -112,8 +117,39 @@ export const boxTellers: Tellers<BoxKind> = {
         (each) => each.id !== board && !(box.pulled ?? []).includes(each.id) && standsIn(each) === groove,
       );
       if (other) return `Another board stands in that place of box ${box.label}.`;
-      return { ...box, grooves: { ...box.grooves, [board]: groove } };
+      const next = { ...box, grooves: { ...box.grooves, [board]: groove } };
+      return unsound(telling, next) ?? next;
     })(telling, event, on) ?? settleBees(telling, event.payload.box, on),
+
+  boardPlaced: (telling, event, on) =>
+    ofBox<'boardPlaced'>((box, { box: _, ...place }) => {
+      const drawn = drawnDesign(telling.known.designs, box);
+      const parted = drawn && bayPartedBy(drawn, place);
+      if (!parted) return `Nothing is known of how box ${box.label} is drawn.`;
+      if ('problem' in parted) return `Box ${box.label}: ${parted.problem}`;
+      const next = {
+        ...box,
+        places: [...(box.places ?? []), place],
+        grooves: { ...box.grooves, [place.board]: place.groove },
+        ...(box.pulled ? { pulled: toggled(box.pulled, place.board, false) } : {}),
+      };
+      const problem = unsound(telling, next);
+      if (problem) return problem;
+      for (const colony of telling.colonies.values())
+        if (colony.box === box.id && colony.bays.includes(parted.bay))
+          telling.colonies.set(colony.id, { ...colony, bays: [...colony.bays, place.bay] });
+      return next;
+    })(telling, event, on) ?? settleBees(telling, event.payload.box, on),
+
+  slotSet: ofBox((box, { slot, holds }, _, telling) => {
+    const drawn = drawnDesign(telling.known.designs, box);
+    if (!drawn || !baysOf(drawn).some(({ frames }) => frames.some(({ id }) => id === slot)))
+      return `Box ${box.label} has no such place for a frame.`;
+    const stands = [...telling.frames.values()].some(({ at }) => at?.box === box.id && at.slot === slot);
+    if (stands && holds === 'feeder')
+      return `A frame stands in that place of box ${box.label}: take it out first.`;
+    return { ...box, slots: { ...box.slots, [slot]: holds } };
+  }),
 
   entranceSet: (telling, event, on) =>
     ofBox<'entranceSet'>((box, { entrance, state }) =>
@@ -141,6 +177,13 @@ export const boxTellers: Tellers<BoxKind> = {
 
   temperatureRead: ofBox((box, { inside_C }, on) => ({ ...box, temperature: { on, inside_C } })),
 };
+
+/** Why a box cannot stand so: boards that would run into one another or through a wall. */
+function unsound({ known }: Telling, next: BoxState): string | undefined {
+  const design = designOf(known.designs, next);
+  const [problem] = design ? designProblems(design) : [];
+  return problem && `Box ${next.label} cannot stand so. ${problem.sentence}`;
+}
 
 /** Puts a box somewhere, and with it whatever stands on it. */
 function place(telling: Telling, box: BoxState, spot: NonNullable<BoxState['place']>): void {

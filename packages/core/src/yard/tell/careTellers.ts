@@ -57,9 +57,12 @@ export const careTellers: Tellers<CareKind> = {
     colony.outing ? without(colony, 'outing') : 'These bees are not out.',
   ),
 
-  suspected: ofColony((colony, { suspicion, what }, on) => ({
+  suspected: ofColony((colony, { suspicion, what, confidence }, on) => ({
     ...colony,
-    suspicions: [...(colony.suspicions ?? []), { id: suspicion, what, on }],
+    suspicions: [
+      ...(colony.suspicions ?? []).filter(({ id }) => id !== suspicion),
+      { id: suspicion, what, on, ...present({ confidence }) },
+    ],
   })),
 
   suspicionSettled: ofColony((colony, { suspicion }) => {

@@ -1,7 +1,7 @@
 import type { BoxState, Colony, EntryOf, Frame, FramePlace } from '@yellow-cell/contract';
 import { baysOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
-import { drawnDesign, livingIn } from '../compartments.ts';
+import { designOf, drawnDesign, livingIn } from '../compartments.ts';
 import { ofColony, present, standingBox, type Tellers, type Telling } from './telling.ts';
 
 export const frameTellers: Tellers<'frameAudited' | 'framesMoved'> = {
@@ -9,6 +9,7 @@ export const frameTellers: Tellers<'frameAudited' | 'framesMoved'> = {
     const box = telling.boxes.get(colony.box);
     if (!box || bayOf(telling, box, slot) === undefined)
       return 'There is no such place for a frame in that box.';
+    if (holdsFeeder(telling, box, slot)) return FEEDER_THERE;
     const problem = clash(telling, { frame: id, at: { box: box.id, slot } });
     if (problem) return problem;
     const before = telling.frames.get(id) ?? { id, since: on, turned: false };
@@ -88,6 +89,7 @@ function movesProblem(telling: Telling, moves: Moves['moves'], on: Day): string 
       if (typeof box === 'string') return box;
       if (bayOf(telling, box, place.slot) === undefined)
         return `Box ${box.label} has no such place for a frame.`;
+      if (place === to && holdsFeeder(telling, box, to.slot)) return FEEDER_THERE;
     }
     const known = telling.frames.get(frame);
     if (!known && !from) return 'A frame that nothing is known of comes from some place.';
@@ -129,6 +131,14 @@ function bayOf({ known }: Telling, box: BoxState, slot: string): string | undefi
   const drawn = drawnDesign(known.designs, box);
   return drawn && baysOf(drawn).find(({ frames }) => frames.some(({ id }) => id === slot))?.id;
 }
+
+const FEEDER_THERE = 'A feeder stands in that place.';
+const holdsFeeder = ({ known }: Telling, box: BoxState, slot: string): boolean => {
+  const stands = designOf(known.designs, box);
+  return (stands ? baysOf(stands) : []).some(({ frames }) =>
+    frames.some(({ id, holds }) => id === slot && holds === 'feeder'),
+  );
+};
 
 function colonyAt(telling: Telling, { box: id, slot }: FramePlace): Colony | undefined {
   const box = telling.boxes.get(id);

@@ -1,14 +1,15 @@
 import type { Attempt, BoxState, Colony, DesignContent, FailReason } from '@yellow-cell/contract';
-import { bayIdsOf, baysOf } from '../../box/stack.ts';
+import { bayIdsOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import { drawnDesign, livingIn } from '../compartments.ts';
 import { framesFor, reckonShut } from '../regroup.ts';
 import { statusWords } from '../statusWords.ts';
 import { statusAfter } from '../transitions.ts';
+import { forgetFrames, takeAlong } from './framesAlong.ts';
 import { attemptsQueen, CANNOT, colonyFor, observe, withLaying } from './observe.ts';
 import { queensIn } from './queensIn.ts';
-import { livingColony, present, standingBox, type Tellers, type Telling } from './telling.ts';
+import { livingColony, present, standingBox, type Tellers } from './telling.ts';
 
 type StatusKind =
   | 'stocked'
@@ -58,7 +59,7 @@ export const statusTellers: Tellers<StatusKind> = {
       status,
       since: on,
     });
-    if (!there) forgetFrames(telling, drawn, box, payload.bays);
+    if (!there) forgetFrames(telling, box, payload.bays);
     const giver = payload.giver && telling.colonies.get(payload.giver.colony);
     if (giver && !giver.ended) telling.colonies.set(giver.id, { ...giver, gaveOn: on });
     reckonShut(telling, box, on);
@@ -162,10 +163,8 @@ export const statusTellers: Tellers<StatusKind> = {
       ({ id, bays }) => id !== colony.id && bays.some((bay) => payload.bays.includes(bay)),
     );
     if (there) return `That compartment of box ${to.label} already holds bees: combine them instead.`;
-    forgetFrames(telling, drawn, to, payload.bays);
+    if (from) takeAlong(telling, colony, { from, to, bays: payload.bays });
     telling.colonies.set(colony.id, { ...colony, box: to.id, bays: payload.bays });
-    for (const queen of queensIn(telling.queens, colony.id))
-      telling.queens.set(queen.id, { ...queen, box: to.id });
     for (const box of new Set([from?.id ?? to.id, to.id])) {
       const now = telling.boxes.get(box);
       if (now) reckonShut(telling, now, on);
@@ -173,24 +172,6 @@ export const statusTellers: Tellers<StatusKind> = {
     return undefined;
   },
 };
-
-/** Stocked anew, a compartment holds other frames than those that something is told of: their identity ends. */
-function forgetFrames(
-  telling: Telling,
-  drawn: DesignContent | undefined,
-  box: BoxState,
-  bays: readonly string[],
-): void {
-  const slots = new Set(
-    (drawn ? baysOf(drawn) : []).flatMap(({ id, frames }) =>
-      bays.includes(id) ? frames.map((slot) => slot.id) : [],
-    ),
-  );
-  for (const { id, at } of telling.frames.values())
-    if (at?.box === box.id && slots.has(at.slot)) telling.frames.delete(id);
-  const left = (box.emptySlots ?? []).filter((slot) => !slots.has(slot));
-  if (box.emptySlots) telling.boxes.set(box.id, { ...box, emptySlots: left });
-}
 
 function lackingBay(
   drawn: DesignContent | undefined,
