@@ -82,6 +82,8 @@ export interface Colony {
   /** Eggs, brood or the queen herself last seen; and a look for her that did not find her. */
   evidenceOn?: Day;
   notSeenOn?: Day;
+  /** The colony that most of its bees were taken from. */
+  beesOf?: string;
   /** Frames or bees given to others. */
   gaveOn?: Day;
   /** Brood that came in by frame. */

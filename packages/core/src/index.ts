@@ -142,13 +142,16 @@ export {
 export { type BoxView, boxViews, type CompartmentView, isDue } from './yard/boxView.ts';
 export { clashesWith } from './yard/clash.ts';
 export { compartmentsOf, designOf, drawnDesign, type StandingCompartment } from './yard/compartments.ts';
+export { feedUse } from './yard/due/careRules.ts';
 export type { Expectation, Rule, Weather } from './yard/due/expectation.ts';
 export { expectationsOf, rules } from './yard/due/rules.ts';
 export { firstExpectation, type Urgency, urgencyOn } from './yard/due/urgency.ts';
 export { failBy, flightWindow } from './yard/due/weather.ts';
+export { type WhileOpen, whileOpen } from './yard/due/whileOpen.ts';
 export { futureProblem } from './yard/entryProblem.ts';
 export { type Equalising, equalisings } from './yard/equalise.ts';
 export { chronicle, fold, foldChronicle, foldOn } from './yard/fold.ts';
+export { type FrameAdvice, frameAdvice, inwardSides } from './yard/frameAdvice.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
 export { type FrameSlot, slotsOf } from './yard/slots.ts';
 export { asEvent, stateOfStanding } from './yard/standing.ts';
@@ -169,5 +172,7 @@ export {
 export { subjectsOf } from './yard/subjects.ts';
 export { type StatusEvent, statusAfter, transitions, transitionTable } from './yard/transitions.ts';
 export { type Spot, walkingOrder } from './yard/walk.ts';
-export { type BoxChange, warningsOf } from './yard/warnings.ts';
+export { kinOf, kinWords, staysAfterCombining } from './yard/warn/joining.ts';
+export type { Situation, Warning } from './yard/warn/situation.ts';
+export { type Act, warningsOf } from './yard/warn/warnings.ts';
 export { yearColour } from './yard/yearColour.ts';

@@ -1,5 +1,4 @@
-import type { ReachWarning } from '@yellow-cell/contract';
-import type { QuickAnswer as Answer, QuickAct } from '@yellow-cell/core';
+import type { QuickAnswer as Answer, QuickAct, Warning } from '@yellow-cell/core';
 import { ArrowRight, CircleHelp } from 'lucide-react';
 import { Warned } from '../yard/Warned.tsx';
 
@@ -8,7 +7,7 @@ interface QuickAnswerProps {
   onChoose: (choice: string) => void;
   onKeep: (words: string, acts: readonly QuickAct[]) => void;
   /** What the entry would bring about; with any, it wants a reason. */
-  warnings: readonly ReachWarning[];
+  warnings: readonly Warning[];
   onCancel: () => void;
 }
 

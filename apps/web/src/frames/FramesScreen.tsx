@@ -14,13 +14,13 @@ import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { yardsQuery } from '../app/queries.ts';
-import { draft, useLog } from '../app/useLog.ts';
+import { draft } from '../app/useLog.ts';
 import { SelectField } from '../parts/Field.tsx';
+import { useWarned } from '../yard/useWarned.tsx';
 import { type BoxView, useYard, type YardView } from '../yard/useYard.ts';
-import { Warned } from '../yard/Warned.tsx';
 import { CombKey } from './CombBar.tsx';
 import { Equalise } from './Equalise.tsx';
-import { movesBetween, type Place, queenProblem } from './moves.ts';
+import { movesBetween, type Place } from './moves.ts';
 import { Outside } from './Outside.tsx';
 import { Room } from './Room.tsx';
 import { slotSteps } from './slotSteps.ts';
@@ -33,20 +33,15 @@ export function FramesScreen() {
   return yard ? <Frames yard={yard} /> : <p className="p-6">There is no such yard.</p>;
 }
 
-interface Pending {
-  problem: string;
-  title: string;
-  from: Place;
-  to: Place;
-}
-
 function Frames({ yard }: { yard: Yard }) {
   const [params, setParams] = useSearchParams();
   const { isToday } = useAsOf();
   const view = useYard(yard, params.get('box') ?? undefined);
-  const log = useLog();
-  const [pending, setPending] = useState<Pending>();
   const [refused, setRefused] = useState<string>();
+  const [advise, setAdvise] = useState(false);
+  const { send, asking } = useWarned(view, (delivery) =>
+    setRefused(delivery.state === 'refused' ? delivery.problems[0]?.sentence : undefined),
+  );
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: slotSteps }),
@@ -65,13 +60,9 @@ function Frames({ yard }: { yard: Yard }) {
       else next.delete(field);
       return next;
     });
-  const carry = async (from: Place, to: Place, title: string, reason?: string) => {
+  const carry = (from: Place, to: Place, title: string) => {
     const purpose: FramePurpose = from.colony !== to.colony ? 'equalise' : 'other';
-    const delivery = await log(title, [
-      draft('framesMoved', { moves: movesBetween(from, to), purpose }, reason),
-    ]);
-    setRefused(delivery.state === 'refused' ? delivery.problems[0]?.sentence : undefined);
-    setPending(undefined);
+    return send(title, [draft('framesMoved', { moves: movesBetween(from, to), purpose })]);
   };
   const drop = ({ active, over }: DragEndEvent) => {
     const from = places.get(String(active.id));
@@ -79,9 +70,7 @@ function Frames({ yard }: { yard: Yard }) {
     if (!from || !to || keyOf(from) === keyOf(to)) return;
     const label = (place: Place) => boxes.find(({ box }) => box.id === place.box)?.box.label ?? '';
     const title = `Frame from ${label(from)} to ${label(to)}${to.is === 'empty' ? '' : ', changing places'}`;
-    const problem = queenProblem(from, to, view.on);
-    if (problem) setPending({ problem, title, from, to });
-    else void carry(from, to, title);
+    void carry(from, to, title);
   };
   return (
     <main className="h-full overflow-y-auto px-5 py-4">
@@ -126,21 +115,19 @@ function Frames({ yard }: { yard: Yard }) {
         </span>
         .{isToday ? '' : ' What you do now is dated on the day shown.'}
       </p>
-      <CombKey />
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
+        <CombKey />
+        <label className="flex min-h-11 items-center gap-2">
+          <input type="checkbox" checked={advise} onChange={({ target }) => setAdvise(target.checked)} />
+          What to keep, turn or take out where the cavity is reduced
+        </label>
+      </div>
       {refused && (
         <p role="alert" className="mt-2 text-danger">
           {refused}
         </p>
       )}
-      {pending && (
-        <div className="mt-2 max-w-xl">
-          <Warned
-            warnings={[{ kind: 'twoQueens', spaces: [], sentence: pending.problem }]}
-            onKeep={(reason) => carry(pending.from, pending.to, pending.title, reason)}
-            onCancel={() => setPending(undefined)}
-          />
-        </div>
-      )}
+      {asking && <div className="mt-2 max-w-xl">{asking}</div>}
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
         <div className={`mt-3 grid gap-6 ${boxes.length > 1 ? 'lg:grid-cols-2' : 'max-w-3xl'}`}>
           {boxes.map((boxView) => (
@@ -155,6 +142,7 @@ function Frames({ yard }: { yard: Yard }) {
                     boxView={boxView}
                     compartment={compartment}
                     slots={slotsOf(view.state, boxView.box, room, compartment)}
+                    advise={advise}
                   />
                 ) : null;
               })}
@@ -175,13 +163,12 @@ function placesOf(view: YardView, { box, model, compartments }: BoxView): Place[
     const room = model.compartments[index];
     if (!room) return [];
     return slotsOf(view.state, box, room, compartment).map(
-      ({ slot, is, frame, queen }): Place => ({
+      ({ slot, is, frame }): Place => ({
         box: box.id,
         slot,
         is,
         frame,
         colony: compartment.colony?.id,
-        queenSeenOn: queen?.on,
       }),
     );
   });

@@ -1,9 +1,10 @@
 import type { FramePurpose } from '@yellow-cell/contract';
 import { plusDays, purposeWords } from '@yellow-cell/core';
 import { useState } from 'react';
-import { draft, useLog } from '../app/useLog.ts';
+import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form } from '../yard/Form.tsx';
+import { useWarned } from '../yard/useWarned.tsx';
 import type { YardView } from '../yard/useYard.ts';
 import { type Place, takenOut } from './moves.ts';
 
@@ -12,41 +13,38 @@ export function OutForm({
   view,
   place,
   name,
+  usual,
   onDone,
 }: {
   view: YardView;
   place: Place;
   name: string;
+  usual: FramePurpose;
   onDone: () => void;
 }) {
-  const log = useLog();
-  const [purpose, setPurpose] = useState<FramePurpose>('show');
+  const [purpose, setPurpose] = useState<FramePurpose>(usual);
   const [where, setWhere] = useState('');
   const [backBy, setBackBy] = useState(plusDays(view.on, 1));
   const [refused, setRefused] = useState<string>();
-  const save = async () => {
-    const delivery = await log(`${name} taken out`, [
+  const { send, asking } = useWarned(view, (delivery) => {
+    if (delivery.state === 'refused') setRefused(delivery.problems[0]?.sentence);
+    else onDone();
+  });
+  const save = () =>
+    send(`${name} taken out`, [
       draft('framesMoved', {
         moves: takenOut(place),
         purpose,
-        backBy,
+        ...(purpose === 'reduce' ? {} : { backBy }),
         ...(where.trim() ? { where: where.trim() } : {}),
       }),
     ]);
-    if (delivery.state === 'refused') setRefused(delivery.problems[0]?.sentence);
-    else onDone();
-  };
+  if (asking) return <>{asking}</>;
   return (
     <Form save="Taken out" onSave={() => void save()} onCancel={onDone}>
       {refused && (
         <p role="alert" className="text-danger">
           {refused}
-        </p>
-      )}
-      {place.queenSeenOn && (
-        <p className="mb-2 rounded bg-glow px-2 py-1">
-          The queen was last seen on this frame. From a confined queen no frame leaves without a drawn one in
-          its place.
         </p>
       )}
       <div className="grid grid-cols-2 gap-x-3">
@@ -61,12 +59,14 @@ export function OutForm({
             </option>
           ))}
         </SelectField>
-        <TextField
-          label="Back by"
-          type="date"
-          value={backBy}
-          onChange={({ target }) => setBackBy(target.value)}
-        />
+        {purpose !== 'reduce' && (
+          <TextField
+            label="Back by"
+            type="date"
+            value={backBy}
+            onChange={({ target }) => setBackBy(target.value)}
+          />
+        )}
       </div>
       <TextField
         label="Where it is"

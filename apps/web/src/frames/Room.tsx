@@ -1,5 +1,5 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
-import { type FrameSlot, showDay } from '@yellow-cell/core';
+import { type FrameAdvice, type FrameSlot, frameAdvice, inwardSides, showDay } from '@yellow-cell/core';
 import { GripVertical } from 'lucide-react';
 import { useState } from 'react';
 import { draft, useLog } from '../app/useLog.ts';
@@ -17,10 +17,13 @@ interface RoomProps {
   boxView: BoxView;
   compartment: CompartmentView;
   slots: readonly FrameSlot[];
+  /** Shows what the handbook's table says of each frame where the cavity is reduced. */
+  advise: boolean;
 }
 
 /** One compartment as strips, a strip for each place. */
-export function Room({ view, boxView, compartment, slots }: RoomProps) {
+export function Room({ view, boxView, compartment, slots, advise }: RoomProps) {
+  const inward = inwardSides(slots.map(({ frame }) => frame?.audit));
   return (
     <div className="mb-4">
       <h3 className="flex items-center gap-2 border-b-2 border-[var(--wood-line)] py-1">
@@ -28,15 +31,34 @@ export function Room({ view, boxView, compartment, slots }: RoomProps) {
         <span className="text-soft">{statusLine(compartment)}</span>
       </h3>
       <ol>
-        {slots.map((slot) => (
-          <Strip key={slot.slot} view={view} boxView={boxView} compartment={compartment} slot={slot} />
+        {slots.map((slot, index) => (
+          <Strip
+            key={slot.slot}
+            view={view}
+            boxView={boxView}
+            compartment={compartment}
+            slot={slot}
+            advice={advise && slot.frame?.audit ? frameAdvice(slot.frame.audit, inward[index]) : undefined}
+          />
         ))}
       </ol>
     </div>
   );
 }
 
-function Strip({ view, boxView, compartment, slot }: Omit<RoomProps, 'slots'> & { slot: FrameSlot }) {
+const verdictWords: Readonly<Record<FrameAdvice['verdict'], string>> = {
+  keep: 'Keep',
+  turn: 'Turn round',
+  out: 'Take out',
+};
+
+function Strip({
+  view,
+  boxView,
+  compartment,
+  slot,
+  advice,
+}: Omit<RoomProps, 'slots' | 'advise'> & { slot: FrameSlot; advice: FrameAdvice | undefined }) {
   const log = useLog();
   const [open, setOpen] = useState<'audit' | 'out'>();
   const id = `${boxView.box.id} ${slot.slot}`;
@@ -146,10 +168,17 @@ function Strip({ view, boxView, compartment, slot }: Omit<RoomProps, 'slots'> & 
           </span>
         )}
       </div>
+      {advice && (
+        <p className="pb-1 pl-14">
+          <strong>{verdictWords[advice.verdict]}:</strong> {advice.reason}
+        </p>
+      )}
       {open === 'audit' && (
         <AuditForm boxView={boxView} compartment={compartment} slot={slot} onDone={close} />
       )}
-      {open === 'out' && <OutForm view={view} place={place} name={name} onDone={close} />}
+      {open === 'out' && (
+        <OutForm view={view} place={place} name={name} usual={advice ? 'reduce' : 'show'} onDone={close} />
+      )}
     </li>
   );
 }

@@ -1,5 +1,5 @@
 import type { Frame, FramePlace, Payload } from '@yellow-cell/contract';
-import { daysBetween, type FrameSlot } from '@yellow-cell/core';
+import type { FrameSlot } from '@yellow-cell/core';
 import { newId } from '../app/ids.ts';
 
 export interface Place extends FramePlace {
@@ -8,7 +8,6 @@ export interface Place extends FramePlace {
   frame?: Frame | undefined;
   /** The compartment it is in, so that moves within it are told from moves between bees. */
   colony: string | undefined;
-  queenSeenOn?: string | undefined;
 }
 
 type Moves = Payload<'framesMoved'>['moves'];
@@ -38,13 +37,3 @@ export const putBack = (frame: Frame, to: FramePlace): Moves => [
     turned: frame.out !== undefined && frame.turned !== frame.out.turned,
   },
 ];
-
-const SEEN_LATELY_D = 7;
-/** Why a frame should not leave its bees: the queen was last seen on it (requirement 68). */
-export function queenProblem(from: Place, to: Place, on: string): string | undefined {
-  const leaves = [from, ...(to.is === 'empty' ? [] : [to])].filter(() => from.colony !== to.colony);
-  const seen = leaves.find(({ queenSeenOn }) => queenSeenOn && daysBetween(queenSeenOn, on) <= SEEN_LATELY_D);
-  return seen
-    ? 'The queen was last seen on that frame: she would go along, and one colony would be without her.'
-    : undefined;
-}

@@ -1,5 +1,13 @@
 import type { FailReason, QueenFate } from '@yellow-cell/contract';
-import { failWords, fateWords, plusDays, showDay, warningsOf } from '@yellow-cell/core';
+import {
+  failWords,
+  fateWords,
+  kinOf,
+  kinWords,
+  plusDays,
+  showDay,
+  staysAfterCombining,
+} from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { draft } from '../app/useLog.ts';
@@ -19,7 +27,6 @@ import {
 } from './ObserveForms.tsx';
 import { queenName } from './queenName.ts';
 import { StockForm } from './StockForm.tsx';
-import { Warned } from './Warned.tsx';
 
 const FORMS = {
   stock: StockForm,
@@ -62,30 +69,17 @@ function CellForm(props: FormProps) {
   const likely = rounds.find(({ graftedOn }) => ripe(graftedOn) <= view.on);
   const [round, setRound] = useState(likely?.id ?? '');
   const colony = compartment.colony?.id ?? '';
-  const warnings = warningsOf(view.state, view.designs, boxView.box, { kind: 'cell', colony });
-  const give = (reason?: string) =>
+  const give = () =>
     send('cell given', [
-      draft(
-        'cellGiven',
-        { box: boxView.box.id, colony, attempt: newId(), ...(round ? { round } : {}) },
-        reason,
-      ),
+      draft('cellGiven', {
+        box: boxView.box.id,
+        colony,
+        attempt: newId(),
+        ...(round ? { round } : {}),
+      }),
     ]);
-  const [asked, setAsked] = useState(false);
-  if (asked)
-    return (
-      <Warned
-        warnings={warnings}
-        onKeep={async (reason) => void (await give(reason))}
-        onCancel={() => setAsked(false)}
-      />
-    );
   return (
-    <Form
-      save="Cell given"
-      onSave={() => (warnings.length > 0 ? setAsked(true) : void give())}
-      onCancel={onCancel}
-    >
+    <Form save="Cell given" onSave={() => void give()} onCancel={onCancel}>
       <SelectField
         label="From round"
         value={round}
@@ -248,6 +242,10 @@ function CombineForm(props: FormProps) {
     .sort((a, b) => Number(b.each.box.id === boxView.box.id) - Number(a.each.box.id === boxView.box.id));
   const [into, setInto] = useState(targets[0]?.other.colony?.id ?? '');
   const target = targets.find(({ other }) => other.colony?.id === into);
+  const { colony } = compartment;
+  const other = target?.other.colony;
+  const stays = colony && other && staysAfterCombining(colony, other);
+  const hers = stays && (stays.id === colony.id ? compartment : target?.other)?.queens[0];
   if (targets.length === 0) return <p>There is no other colony in this yard to combine with.</p>;
   const combine = () =>
     target &&
@@ -265,7 +263,11 @@ function CombineForm(props: FormProps) {
         label="With"
         value={into}
         onChange={({ target: { value } }) => setInto(value)}
-        hint="Their queen stays. Look again in a week for a wild cell."
+        hint={
+          stays
+            ? `${stays.id === colony.id ? 'The queen or cell of these' : 'Their queen or cell'} stays${hers ? `, ${queenName(hers)}` : ''}. Kin: ${other ? kinWords[kinOf(view.state, colony, other)] : 'not known'}. Look again in a week for a wild cell.`
+            : 'Neither has a queen or a cell.'
+        }
       >
         {targets.map(({ each, other }) => (
           <option key={other.colony?.id} value={other.colony?.id}>

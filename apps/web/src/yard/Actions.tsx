@@ -1,8 +1,9 @@
 import type { DueKind, Problem } from '@yellow-cell/contract';
 import { useState } from 'react';
-import { type Draft, draft, useLog } from '../app/useLog.ts';
+import { type Draft, draft } from '../app/useLog.ts';
 import { ActionForm, type FormKind } from './ActionForms.tsx';
 import type { ActionProps, FormProps } from './Form.tsx';
+import { useWarned } from './useWarned.tsx';
 import type { BoxView, CompartmentView } from './useYard.ts';
 
 /** Beside the expected one, so many likely ones stand in a list. */
@@ -11,7 +12,7 @@ const BRIEF = 2;
 interface Offer {
   name: string;
   /** Logged at once, or a form first. */
-  act: Draft | FormKind;
+  act: Draft | readonly Draft[] | FormKind;
 }
 
 /** The likely next actions for what the compartment is; the expected one large, and one press where nothing need be asked. */
@@ -22,24 +23,18 @@ export function Actions({
   title,
   brief = false,
 }: ActionProps & { brief?: boolean }) {
-  const log = useLog();
   const [form, setForm] = useState<FormKind>();
   const [more, setMore] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const send: FormProps['send'] = async (what, drafts) => {
-    const delivery = await log(`${title}: ${what}`, drafts);
-    const refused = delivery.state === 'refused';
-    setProblems(refused ? delivery.problems : []);
-    return !refused;
-  };
-  const press = ({ name, act }: Offer) => (typeof act === 'string' ? setForm(act) : void send(name, [act]));
-  const sendForm: FormProps['send'] = async (what, drafts) => {
-    const taken = await send(what, drafts);
-    if (taken) setForm(undefined);
-    return taken;
-  };
+  const warned = useWarned(view, (delivery) => {
+    setProblems(delivery.state === 'refused' ? delivery.problems : []);
+    if (delivery.state !== 'refused') setForm(undefined);
+  });
+  const send: FormProps['send'] = (what, drafts) => warned.send(`${title}: ${what}`, drafts);
+  const press = ({ name, act }: Offer) =>
+    typeof act === 'string' ? setForm(act) : void send(name, [act].flat());
   const [main, ...others] = offersFor(boxView, compartment);
-  const props = { view, boxView, compartment, title, send: sendForm, onCancel: () => setForm(undefined) };
+  const props = { view, boxView, compartment, title, send, onCancel: () => setForm(undefined) };
   return (
     <div className="mt-3">
       {problems.map(({ sentence }) => (
@@ -47,36 +42,37 @@ export function Actions({
           {sentence}
         </p>
       ))}
-      {form === undefined ? (
-        <div className={brief && !more ? 'flex flex-wrap gap-2' : 'grid grid-cols-2 gap-2'}>
-          {main && (
-            <button
-              type="button"
-              className={`button button-main min-h-12 text-base ${brief && !more ? '' : 'col-span-2'}`}
-              onClick={() => press(main)}
-            >
-              {main.name}
-            </button>
-          )}
-          {(more
-            ? [...others, ...furtherFor(boxView, compartment)]
-            : brief
-              ? others.slice(0, BRIEF)
-              : others
-          ).map((offer) => (
-            <button key={offer.name} type="button" className="button min-h-11" onClick={() => press(offer)}>
-              {offer.name}
-            </button>
-          ))}
-          {(compartment.colony || others.length > BRIEF) && !more && (
-            <button type="button" className="button min-h-11 font-normal" onClick={() => setMore(true)}>
-              More…
-            </button>
-          )}
-        </div>
-      ) : (
-        <ActionForm kind={form} {...props} />
-      )}
+      {warned.asking ??
+        (form === undefined ? (
+          <div className={brief && !more ? 'flex flex-wrap gap-2' : 'grid grid-cols-2 gap-2'}>
+            {main && (
+              <button
+                type="button"
+                className={`button button-main min-h-12 text-base ${brief && !more ? '' : 'col-span-2'}`}
+                onClick={() => press(main)}
+              >
+                {main.name}
+              </button>
+            )}
+            {(more
+              ? [...others, ...furtherFor(boxView, compartment)]
+              : brief
+                ? others.slice(0, BRIEF)
+                : others
+            ).map((offer) => (
+              <button key={offer.name} type="button" className="button min-h-11" onClick={() => press(offer)}>
+                {offer.name}
+              </button>
+            ))}
+            {(compartment.colony || others.length > BRIEF) && !more && (
+              <button type="button" className="button min-h-11 font-normal" onClick={() => setMore(true)}>
+                More…
+              </button>
+            )}
+          </div>
+        ) : (
+          <ActionForm kind={form} {...props} />
+        ))}
     </div>
   );
 }
@@ -92,12 +88,26 @@ function offersFor(boxView: BoxView, compartment: CompartmentView): Offer[] {
 }
 
 /** The entry that answers a piece of work, where it is not one of the status's own. */
-function careFor({ box }: BoxView, { colony, queens }: CompartmentView): Partial<Record<DueKind, Offer>> {
+function careFor(
+  { box, model }: BoxView,
+  { colony, queens, position }: CompartmentView,
+): Partial<Record<DueKind, Offer>> {
   const of = { box: box.id, colony: colony?.id ?? '' };
   const [suspicion] = colony?.suspicions ?? [];
   const search: Offer = { name: 'Searched for wild cells…', act: 'search' };
   const feed: Offer = { name: 'Fed…', act: 'feed' };
   const strength: Offer = { name: 'Count the seams…', act: 'strength' };
+  // Wasps and robbers are met at the entrance first (handbook 2, entrances).
+  const open =
+    model.compartments[position]?.entrances.filter(({ opening }) => opening.state === 'open') ?? [];
+  const besieged = colony?.troubles?.some(({ trouble }) => trouble === 'wasps' || trouble === 'robbing');
+  const reduceEntrance: Offer | undefined =
+    besieged && open.length > 0
+      ? {
+          name: 'Entrance reduced',
+          act: open.map(({ id }) => draft('entranceSet', { box: box.id, entrance: id, state: 'reduced' })),
+        }
+      : undefined;
   return {
     searchWildCells: search,
     lookAfterCombining: search,
@@ -109,7 +119,7 @@ function careFor({ box }: BoxView, { colony, queens }: CompartmentView): Partial
     coverOn: { name: 'Cover back on', act: draft('coverSet', { ...of, on: true }) },
     outingBack: { name: 'Home again', act: draft('outingReturned', of) },
     queenBack: { name: 'Queen given back…', act: 'queen' },
-    seeTrouble: { name: 'Trouble over, or other…', act: 'trouble' },
+    seeTrouble: reduceEntrance ?? { name: 'Trouble over, or other…', act: 'trouble' },
     crowded: strength,
     weak: strength,
     checkIntroduction: {
@@ -153,12 +163,15 @@ function furtherFor({ box }: BoxView, { colony, queens, status }: CompartmentVie
     colony.outing
       ? { name: 'Home again', act: draft('outingReturned', of) }
       : { name: 'Outing…', act: 'outing' },
-    suspicion
-      ? {
-          name: 'Suspicion confirmed',
-          act: draft('suspicionSettled', { ...of, suspicion: suspicion.id, confirmed: true }),
-        }
-      : { name: 'Suspicion…', act: 'suspect' },
+    ...(suspicion
+      ? [
+          {
+            name: 'Suspicion confirmed',
+            act: draft('suspicionSettled', { ...of, suspicion: suspicion.id, confirmed: true }),
+          },
+        ]
+      : []),
+    { name: suspicion ? 'Suspicion revised…' : 'Suspicion…', act: 'suspect' },
     { name: 'Sting…', act: 'sting' },
   ];
 }

@@ -1,6 +1,5 @@
-import type { Body, BoxState, EntranceState, Groove, Hole, ReachWarning } from '@yellow-cell/contract';
+import type { Body, BoxState, EntranceState, Groove, Hole } from '@yellow-cell/contract';
 import {
-  type BoxChange,
   boardNames,
   bodiesOf,
   drawnDesign,
@@ -8,21 +7,13 @@ import {
   handPlacesFor,
   sheetsOf,
   showLength,
-  warningsOf,
 } from '@yellow-cell/core';
-import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { useUnits } from '../app/units.ts';
-import { type Draft, draft, useLog } from '../app/useLog.ts';
+import { draft, useLog } from '../app/useLog.ts';
 import { entranceWords } from './entranceWords.ts';
+import { useWarned } from './useWarned.tsx';
 import type { BoxView, YardView } from './useYard.ts';
-import { Warned } from './Warned.tsx';
-
-interface Pending {
-  title: string;
-  act: Draft;
-  warnings: readonly ReachWarning[];
-}
 
 type Closing = Hole['closedBy'];
 const closingWords: Readonly<Record<Closing, string>> = {
@@ -47,58 +38,36 @@ export function BoxParts({ view, boxView }: { view: YardView; boxView: BoxView }
   const { box } = boxView;
   const log = useLog();
   const units = useUnits();
-  const [pending, setPending] = useState<Pending>();
+  const { send, asking } = useWarned(view);
   const drawn = drawnDesign(view.designs, box);
   if (!drawn) return null;
   const bodies = bodiesOf(drawn);
   const boards = bodies.flatMap((body) => body.boards);
   const entrances = bodies.flatMap((body) => body.entrances);
-  const propose = (title: string, change: BoxChange, act: Draft) => {
-    const warnings = warningsOf(view.state, view.designs, box, change);
-    if (warnings.length === 0) void log(title, [act]);
-    else setPending({ title, act, warnings });
-  };
-  const keep = async (reason: string) => {
-    if (!pending) return;
-    await log(pending.title, [{ ...pending.act, note: reason }]);
-    setPending(undefined);
-  };
   const move = (board: string, name: string, stands: boolean) =>
-    propose(
-      `${box.label}: ${name.toLowerCase()} ${stands ? 'set' : 'pulled'}`,
-      { kind: 'divider', board, stands },
+    send(`${box.label}: ${name.toLowerCase()} ${stands ? 'set' : 'pulled'}`, [
       draft('dividerSet', { box: box.id, board, stands }),
-    );
+    ]);
   const shift = (board: string, name: string, groove: string) =>
-    propose(
-      `${box.label}: ${name.toLowerCase()} moved`,
-      { kind: 'board', board, groove },
-      draft('boardMoved', { box: box.id, board, groove }),
-    );
+    send(`${box.label}: ${name.toLowerCase()} moved`, [draft('boardMoved', { box: box.id, board, groove })]);
   const byHand = (board: string, name: string, { at_mm, framesLeft }: HandPlace) => {
     const place = { board, at_mm, framesLeft, groove: newId(), bay: newId() };
-    propose(
-      `${box.label}: ${name.toLowerCase()} set by hand`,
-      { kind: 'place', place },
+    send(`${box.label}: ${name.toLowerCase()} set by hand`, [
       draft('boardPlaced', { box: box.id, ...place }),
-    );
+    ]);
   };
   const close = (hole: string, closedBy: Closing) =>
-    propose(
-      `${box.label}: hole ${closedBy === 'nothing' ? 'left open' : `under ${closedBy}`}`,
-      { kind: 'hole', hole, closedBy },
+    send(`${box.label}: hole ${closedBy === 'nothing' ? 'left open' : `under ${closedBy}`}`, [
       draft('holeSet', { box: box.id, hole, closedBy }),
-    );
+    ]);
   const turn = (entrance: string, state: EntranceState, where: string) =>
-    propose(
-      `${box.label}: ${where} turned to ${entranceWords[state]}`,
-      { kind: 'entrance', entrance, state },
+    send(`${box.label}: ${where} turned to ${entranceWords[state]}`, [
       draft('entranceSet', { box: box.id, entrance, state }),
-    );
+    ]);
   return (
     <section aria-label="As it stands">
       <h3 className="eyebrow">As it stands</h3>
-      {pending && <Warned warnings={pending.warnings} onKeep={keep} onCancel={() => setPending(undefined)} />}
+      {asking}
       <ul>
         {boards.map(({ id, kind, groove }, index) => {
           const places = freePlaces(bodies, box, id);

@@ -1,5 +1,5 @@
 import type { Feed } from '@yellow-cell/contract';
-import { feedWords, plusDays, showDay } from '@yellow-cell/core';
+import { feedUse, feedWords, plusDays, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
@@ -7,8 +7,11 @@ import { numberIn } from '../parts/numberIn.ts';
 import { Form, type FormProps, inColony } from './Form.tsx';
 
 export function FeedForm(props: FormProps) {
+  const { compartment, view } = props;
+  const { colony } = compartment;
+  const week_kg = 7 * feedUse(colony ?? {}, compartment, view.constants);
   const [feed, setFeed] = useState<Feed>('syrup11');
-  const [amount, setAmount] = useState('0.5');
+  const [amount, setAmount] = useState(colony?.strength ? week_kg.toFixed(1) : '0.5');
   const amount_kg = numberIn(amount);
   const problem = amount_kg > 0 && amount_kg <= 30 ? undefined : 'Feed is above 0 and at most 30 kg.';
   return (
@@ -34,11 +37,21 @@ export function FeedForm(props: FormProps) {
         inputMode="decimal"
         value={amount}
         problem={problem}
+        hint={`${colony?.strength ? `${colony.strength.seams} seams of bees take` : 'Not counted yet, such a colony takes'} about ${week_kg.toFixed(1)} kg in a week. ${FEED_HINTS[feed] ?? ''}`}
         onChange={({ target }) => setAmount(target.value)}
       />
     </Form>
   );
 }
+
+/** What goes wrong with each (handbook 2, feeding ports; 7, frame by frame). */
+const FEED_HINTS: Partial<Record<Feed, string>> = {
+  syrup11: 'Liquid while days reach 12 °C; a jar in the shade, or it expands and drips.',
+  syrup21: 'Liquid while days reach 12 °C; a jar in the shade, or it expands and drips.',
+  patty:
+    'No larger than they finish in a week; press the lid home after it, or a gap opens over the divider.',
+  storesFrame: 'Next to the bees; from a healthy colony only.',
+};
 
 const USUAL_WEEKS = 6;
 

@@ -1,11 +1,13 @@
 import {
   compassPoint,
+  confidenceWords,
   feedWords,
   plusDays,
   showDay,
   showWindow,
   sideBearing,
   troubleWords,
+  whileOpen,
 } from '@yellow-cell/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -20,9 +22,6 @@ import { statusLine } from './statusLine.ts';
 import { Timeline } from './Timeline.tsx';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, CompartmentView, YardView } from './useYard.ts';
-
-/** A colony that gave bees or brood rests a week (handbook 5, finishing). */
-const REST_D = 7;
 
 interface CompartmentSlipProps {
   view: YardView;
@@ -102,7 +101,7 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
         </p>
       )}
       <QueenLines compartment={compartment} on={on} />
-      <BeforeYouOpen boxView={boxView} compartment={compartment} />
+      <BeforeYouOpen view={view} boxView={boxView} compartment={compartment} />
       <h3 className="eyebrow">In it</h3>
       <dl>
         <Fact name="Frames">
@@ -128,15 +127,17 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
             {troubleWords[trouble]}, {showDay(since, on)}
           </Fact>
         ))}
-        {colony?.suspicions?.map(({ id, what }) => (
+        {colony?.suspicions?.map(({ id, what, confidence }) => (
           <Fact key={id} name="Suspected">
             {what}
+            {confidence ? `, ${confidenceWords[confidence]}` : ''}
           </Fact>
         ))}
         {colony?.outing && <Fact name="Out at">{colony.outing.place}</Fact>}
         {colony?.gaveOn && (
           <Fact name="Gave frames">
-            {showDay(colony.gaveOn, on)}, again from {showDay(plusDays(colony.gaveOn, REST_D), on)}
+            {showDay(colony.gaveOn, on)}, again from{' '}
+            {showDay(plusDays(colony.gaveOn, view.constants.rest_d), on)}
           </Fact>
         )}
         {colony && <Fact name="Stocked">{showDay(colony.stockedOn, on)}</Fact>}
@@ -167,26 +168,35 @@ function Fact({ name, children }: { name: string; children: React.ReactNode }) {
   );
 }
 
-/** The cautions of opening, short, with the neighbours' names. */
-function BeforeYouOpen({
-  boxView: { compartments },
-  compartment,
-}: {
-  boxView: BoxView;
-  compartment: CompartmentView;
-}) {
+/** The cautions of opening, short, with the neighbours' names, and what is due inside anyway. */
+function BeforeYouOpen({ view, boxView: { box, compartments }, compartment }: CompartmentSlipProps) {
   const neighbours = compartments.filter(({ position }) => Math.abs(position - compartment.position) === 1);
   const virgins = compartments.filter(({ status }) => status === 'virgin' || status === 'cellGiven');
+  const inside = whileOpen(compartment, view.on, view.constants);
+  const confined = box.roles?.at(-1)?.role === 'holding' && compartment.queens.length > 0;
   return (
     <>
       <h3 className="eyebrow">Before you open</h3>
       <p className="text-soft">
         Veil and gloves; whoever has reacted to stings before keeps away or works under a doctor’s advice.{' '}
         {neighbours.length > 0 &&
-          `Keep ${neighbours.map(({ name }) => name).join(' and ')} covered, and look under the lid for the queen. `}
+          `One compartment at a time: keep ${neighbours.map(({ name }) => name).join(' and ')} covered, and look under the lid for the queen. `}
         {virgins.length > 0 &&
-          `Not between 11 and 17 h by the sun in flying weather: ${virgins.map(({ name }) => name).join(' and ')} may have a virgin out.`}
+          `Not between 11 and 17 h by the sun in flying weather: ${virgins.map(({ name }) => name).join(' and ')} may have a virgin out. `}
+        {confined && 'Before you close: the queen is known to be on her side. '}
       </p>
+      {inside.length > 0 && (
+        <>
+          <h3 className="eyebrow">While it is open</h3>
+          <ul>
+            {inside.map(({ kind, sentence }) => (
+              <li key={kind} className="border-b border-hairline py-1.5">
+                {sentence}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
     </>
   );
 }

@@ -11,8 +11,8 @@ export interface ActionProps {
 }
 
 export interface FormProps extends ActionProps {
-  /** Logs the entries; false where they were refused. */
-  send: (what: string, drafts: readonly Draft[]) => Promise<boolean>;
+  /** Logs the entries, once nothing speaks against them or a reason was given. */
+  send: (what: string, drafts: readonly Draft[]) => Promise<void>;
   onCancel: () => void;
 }
 

@@ -1,12 +1,11 @@
-import type { Trouble } from '@yellow-cell/contract';
-import { instantOf, plusDays, showDay, troubleWords, warningsOf } from '@yellow-cell/core';
+import type { Confidence, Trouble } from '@yellow-cell/contract';
+import { confidenceWords, instantOf, plusDays, showDay, troubleWords } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Form, type FormProps, inColony } from './Form.tsx';
-import { Warned } from './Warned.tsx';
 
 /** Seams of bees, counted from above: the usual measure of strength. */
 export function StrengthForm(props: FormProps) {
@@ -148,15 +147,23 @@ export function OutingForm(props: FormProps) {
   );
 }
 
+/** Something thought and not yet known; where one is open it is revised, and the record keeps both. */
 export function SuspectForm(props: FormProps) {
-  const [what, setWhat] = useState('');
+  const [open] = props.compartment.colony?.suspicions ?? [];
+  const [what, setWhat] = useState(open?.what ?? '');
+  const [confidence, setConfidence] = useState<Confidence>(open?.confidence ?? 'hunch');
   return (
     <Form
-      save="Note the suspicion"
+      save={open ? 'Revised' : 'Keep it'}
       onSave={() =>
         what.trim() !== '' &&
         props.send(`suspected: ${what.trim()}`, [
-          draft('suspected', { ...inColony(props), suspicion: newId(), what: what.trim() }),
+          draft('suspected', {
+            ...inColony(props),
+            suspicion: open?.id ?? newId(),
+            what: what.trim(),
+            confidence,
+          }),
         ])
       }
       onCancel={props.onCancel}
@@ -169,13 +176,24 @@ export function SuspectForm(props: FormProps) {
         hint="For example: small, a drone layer? It is asked again in a week."
         onChange={({ target }) => setWhat(target.value)}
       />
+      <SelectField
+        label="How sure"
+        value={confidence}
+        onChange={({ target }) => setConfidence(target.value as Confidence)}
+      >
+        {Object.entries(confidenceWords).map(([key, words]) => (
+          <option key={key} value={key}>
+            {words}
+          </option>
+        ))}
+      </SelectField>
     </Form>
   );
 }
 
 /** A virgin or a mated queen, from a cage or from another compartment. */
 export function QueenGivenForm(props: FormProps) {
-  const { view, boxView, compartment, send, onCancel } = props;
+  const { view, compartment, send, onCancel } = props;
   const others = view.boxes.flatMap((each) =>
     each.compartments.flatMap(({ name, colony, queens }) =>
       colony && colony.id !== compartment.colony?.id
@@ -195,40 +213,21 @@ export function QueenGivenForm(props: FormProps) {
   const [round, setRound] = useState('');
   const [mother, setMother] = useState('');
   const [caged, setCaged] = useState(true);
-  const [asked, setAsked] = useState(false);
-  const colony = compartment.colony?.id ?? '';
   const found = others.find(({ queen }) => queen.id === from);
-  const warnings = warningsOf(view.state, view.designs, boxView.box, { kind: 'queen', colony, what });
-  const give = (reason?: string) =>
+  const give = () =>
     send(what === 'virgin' ? 'virgin given' : 'mated queen given', [
-      draft(
-        'queenGiven',
-        {
-          ...inColony(props),
-          queen: from || newId(),
-          what,
-          caged,
-          ...(found ? { from: { box: found.box, colony: found.colony } } : {}),
-          ...(round ? { round } : {}),
-          ...(!from && mother.trim() ? { mother: { name: mother.trim() } } : {}),
-        },
-        reason,
-      ),
+      draft('queenGiven', {
+        ...inColony(props),
+        queen: from || newId(),
+        what,
+        caged,
+        ...(found ? { from: { box: found.box, colony: found.colony } } : {}),
+        ...(round ? { round } : {}),
+        ...(!from && mother.trim() ? { mother: { name: mother.trim() } } : {}),
+      }),
     ]);
-  if (asked)
-    return (
-      <Warned
-        warnings={warnings}
-        onKeep={async (reason) => void (await give(reason))}
-        onCancel={() => setAsked(false)}
-      />
-    );
   return (
-    <Form
-      save="Given"
-      onSave={() => (warnings.length > 0 ? setAsked(true) : void give())}
-      onCancel={onCancel}
-    >
+    <Form save="Given" onSave={() => void give()} onCancel={onCancel}>
       <SelectField label="What" value={what} onChange={({ target }) => setWhat(target.value as typeof what)}>
         <option value="virgin">A virgin</option>
         <option value="mated">A mated queen</option>

@@ -1,4 +1,4 @@
-import { showDay } from '@yellow-cell/core';
+import { plusDays, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { draft } from '../app/useLog.ts';
@@ -80,7 +80,9 @@ export function StockForm({ view, boxView, compartment, send, onCancel }: FormPr
         label="Bees and brood from"
         value={from}
         hint={
-          giver?.gaveOn ? `It gave ${showDay(giver.gaveOn, view.on)}; a week’s rest is usual.` : undefined
+          giver?.gaveOn && plusDays(giver.gaveOn, view.constants.rest_d) > view.on
+            ? `It gave ${showDay(giver.gaveOn, view.on)}, and rests until ${showDay(plusDays(giver.gaveOn, view.constants.rest_d), view.on)}.`
+            : undefined
         }
         onChange={({ target }) => setFrom(target.value)}
       >

@@ -1,10 +1,10 @@
-import type { ReachWarning } from '@yellow-cell/contract';
+import type { Warning } from '@yellow-cell/core';
 import { type FormEvent, useState } from 'react';
 import { TextField } from '../parts/Field.tsx';
 import { Notice } from '../parts/Notice.tsx';
 
 interface WarnedProps {
-  warnings: readonly ReachWarning[];
+  warnings: readonly Warning[];
   onKeep: (reason: string) => Promise<void>;
   onCancel: () => void;
 }

@@ -1,12 +1,4 @@
-import type { ReachWarning } from '@yellow-cell/contract';
-import {
-  type BoxChange,
-  bodiesOf,
-  drawnDesign,
-  type QuickAct,
-  type QuickBox,
-  warningsOf,
-} from '@yellow-cell/core';
+import { bodiesOf, drawnDesign, type QuickBox, warningsOf } from '@yellow-cell/core';
 import { useEffect } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { tellQuickYard } from '../app/quickContext.ts';
@@ -29,7 +21,7 @@ export function useQuickYard(view: YardView, { box, bay }: Choice): void {
           ? { chosen: { box, ...(compartment !== undefined && compartment >= 0 ? { compartment } : {}) } }
           : {}),
       },
-      warningsFor: (acts) => acts.flatMap((act) => warningsFor(view, act)),
+      warningsFor: (acts) => acts.flatMap((act) => warningsOf(view, act)),
     });
     return () => tellQuickYard(undefined);
   }, [view, isToday, box, bay]);
@@ -51,26 +43,4 @@ function quickBox({ designs }: YardView, { box, compartments, model }: BoxView):
       frames,
     })),
   };
-}
-
-function warningsFor({ state, designs }: YardView, act: QuickAct): readonly ReachWarning[] {
-  const change = changeOf(act);
-  const box = change && 'box' in act.payload ? state.boxes.get(act.payload.box) : undefined;
-  return change && box ? warningsOf(state, designs, box, change) : [];
-}
-
-/** What an entry changes of the box that it is about; most change nothing. */
-function changeOf(act: QuickAct): BoxChange | undefined {
-  switch (act.kind) {
-    case 'dividerSet':
-      return { kind: 'divider', board: act.payload.board, stands: act.payload.stands };
-    case 'entranceSet':
-      return { kind: 'entrance', entrance: act.payload.entrance, state: act.payload.state };
-    case 'cellGiven':
-      return { kind: 'cell', colony: act.payload.colony };
-    case 'queenGiven':
-      return { kind: 'queen', colony: act.payload.colony, what: act.payload.what };
-    default:
-      return undefined;
-  }
 }

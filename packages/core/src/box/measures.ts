@@ -28,6 +28,12 @@ const MM3_PER_LITRE = 1e6;
 export const combSide = ({ bodyLength_mm, depth_mm }: Format): number =>
   (Math.max(0, bodyLength_mm - WOOD_LENGTH_MM) * Math.max(0, depth_mm - WOOD_DEPTH_MM)) / 100;
 
+/** A worker's weight, in kg (handbook 5, bees). */
+const BEE_KG = 0.12e-3;
+/** Bees between two combs, which cover a comb's two sides, in kg. */
+export const seamBees = (format: Format | undefined): number =>
+  format ? 2 * combSide(format) * BEES_PER_CM2 * BEE_KG : 0;
+
 export function measuresOf(spaces: readonly Space[], frames: readonly FrameSolid[]): Measures {
   const combs = frames.filter(({ holds }) => holds === 'comb' || holds === 'display');
   const comb_cm2 = combs.reduce((sum, { format }) => sum + 2 * combSide(format), 0);

@@ -9,6 +9,7 @@ import type {
   Status,
 } from '@yellow-cell/contract';
 import { withHandPlaces } from '../box/handPlace.ts';
+import { seamBees } from '../box/measures.ts';
 import { deriveBox } from '../box/model.ts';
 import { compartmentNames } from '../box/names.ts';
 import { type PartPatch, withoutPart, withPart } from '../box/parts.ts';
@@ -22,6 +23,8 @@ export interface StandingCompartment {
   name: string;
   bays: readonly string[];
   frames: number;
+  /** Weight of the bees of a seam, a comb covered on both sides. */
+  seam_kg: number;
   status: Status;
   since: Day | null;
   colony?: Colony;
@@ -108,6 +111,7 @@ export function compartmentsOf(state: YardState, designs: Designs, box: BoxState
       name: names[position] ?? '',
       bays: ids,
       frames: combPlaces(frames).length,
+      seam_kg: seamBees(frames[0]?.format),
       status: living?.status ?? 'empty',
       since: living?.since ?? last?.ended?.on ?? null,
       ...(living ? { colony: living } : {}),

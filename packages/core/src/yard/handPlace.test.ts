@@ -9,7 +9,7 @@ import { compartmentsOf, designOf, livingIn } from './compartments.ts';
 import { fold } from './fold.ts';
 import { slotsOf } from './slots.ts';
 import { bays, begun, known, threeWayDesign, told } from './story.test.kit.ts';
-import { warningsOf } from './warnings.ts';
+import { changeWarnings } from './warn/passages.ts';
 
 const CELL = '2026-05-10';
 const day = (count: number) => plusDays(CELL, count);
@@ -113,7 +113,7 @@ describe('a board set by hand, where the design has no place', () => {
     const three = [...begun(CELL), stocked('colony-2', 1), stocked('colony-3', 2)];
     const { state, box } = end(three);
     const said = (at_mm: number, framesLeft: number) =>
-      warningsOf(state, known.designs, box, {
+      changeWarnings(state, known.designs, box, {
         kind: 'place',
         place: { board: left, at_mm, framesLeft, groove: 'groove-x', bay: 'bay-x' },
       }).filter(({ kind }) => kind === 'twoQueens');

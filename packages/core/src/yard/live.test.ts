@@ -5,7 +5,7 @@ import { standardDesign } from '../box/standardDesign.ts';
 import { compartmentsOf } from './compartments.ts';
 import { fold } from './fold.ts';
 import { bays, begun, known, threeWayDesign, told, workOf } from './story.test.kit.ts';
-import { warningsOf } from './warnings.ts';
+import { changeWarnings } from './warn/passages.ts';
 
 const body = threeWayDesign().versions.flatMap(({ content }) => bodiesOf(content))[0];
 if (!body) throw new Error('No body.');
@@ -73,14 +73,14 @@ describe('a divider pulled', () => {
   it('is warned about before: colonies that join, a queen that meets a cell, and nothing where nobody lives', () => {
     const { state, box } = on(story, '2026-05-30');
     const said = (board: string) =>
-      warningsOf(state, known.designs, box, { kind: 'divider', board, stands: false });
+      changeWarnings(state, known.designs, box, { kind: 'divider', board, stands: false });
     expect(said(left)[0]?.sentence).toContain('2 colonies (laying and stocked');
     expect(said(right)).toEqual([]);
     const both = on(
       [...story, told('cellGiven', '2026-05-25', { box: 'box-1', colony: 'colony-2', attempt: 'a2' })],
       '2026-05-26',
     );
-    const kinds = warningsOf(both.state, known.designs, both.box, {
+    const kinds = changeWarnings(both.state, known.designs, both.box, {
       kind: 'divider',
       board: left,
       stands: false,
@@ -90,9 +90,9 @@ describe('a divider pulled', () => {
 
   it('lets a cell beside a queen be warned about too', () => {
     const { state, box } = on([...story, pulled('2026-05-28', right)], '2026-05-30');
-    expect(warningsOf(state, known.designs, box, { kind: 'cell', colony: 'colony-2' })).toEqual([]);
+    expect(changeWarnings(state, known.designs, box, { kind: 'cell', colony: 'colony-2' })).toEqual([]);
     expect(
-      warningsOf(state, known.designs, box, { kind: 'cell', colony: 'colony-1' }).map(({ kind }) => kind),
+      changeWarnings(state, known.designs, box, { kind: 'cell', colony: 'colony-1' }).map(({ kind }) => kind),
     ).toContain('queenMeetsCell');
   });
 });
@@ -145,7 +145,7 @@ describe('an entrance turned', () => {
     const { state, box } = on([...story, turned('2026-05-29', low, 'vent')], '2026-05-29');
     expect(state.colonies.get('colony-2')?.shutOn).toBeUndefined();
     expect(
-      warningsOf(state, known.designs, box, { kind: 'entrance', entrance: high, state: 'vent' }).map(
+      changeWarnings(state, known.designs, box, { kind: 'entrance', entrance: high, state: 'vent' }).map(
         ({ kind }) => kind,
       ),
     ).toEqual(['noFlight']);

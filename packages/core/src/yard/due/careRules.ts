@@ -1,5 +1,8 @@
+import type { Colony } from '@yellow-cell/contract';
 import { plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
+import type { Constants } from '../../constants/registry.ts';
+import type { StandingCompartment } from '../compartments.ts';
 import { feedWords, troubleWords } from '../statusWords.ts';
 import type { Case, Rule } from './expectation.ts';
 import { groundedDays } from './weather.ts';
@@ -27,22 +30,36 @@ const openEntrance: Rule = {
 const refillFeed: Rule = {
   kind: 'refillFeed',
   title: 'See whether they want feed',
-  why: 'A small colony lives from what it is given.',
+  why: 'A small colony lives from what it is given, by how many bees it is.',
   source: 'Handbook 5, giving cells',
   figures: ['feedUse_kgDay', 'feedLate_d'],
-  raise: ({ colony, constants }) => {
+  raise: ({ colony, compartment, constants }) => {
     if (!colony.fed) return undefined;
     const { on, feed, amount_kg } = colony.fed;
-    const lasts = Math.max(1, Math.round(amount_kg / constants.feedUse_kgDay));
+    const use_kg = feedUse(colony, compartment, constants);
+    const lasts = Math.max(1, Math.round(amount_kg / use_kg));
     return {
       from: plusDays(on, lasts),
       expected: plusDays(on, lasts),
       to: plusDays(on, lasts + constants.feedLate_d),
-      reason: `${amount_kg} kg of ${feedWords[feed]} given ${showDay(on)}; a small colony takes about ${constants.feedUse_kgDay} kg a day.`,
+      reason: `${amount_kg} kg of ${feedWords[feed]} given ${showDay(on)}; ${
+        colony.strength ? `${colony.strength.seams} seams of bees take` : 'a small colony takes'
+      } about ${Number(use_kg.toFixed(2))} kg a day.`,
       lapses: true,
     };
   },
 };
+
+/** Fewer bees than a seam's half eat as little. */
+const LEAST_SEAMS = 0.5;
+/** What a colony takes in a day, in kg: by its bees where they were counted, else as a kilogram of them. */
+export function feedUse(
+  { strength }: Pick<Colony, 'strength'>,
+  { seam_kg }: Pick<StandingCompartment, 'seam_kg'>,
+  { feedUse_kgDay }: Constants,
+): number {
+  return feedUse_kgDay * (strength ? Math.max(LEAST_SEAMS, strength.seams) * seam_kg : 1);
+}
 
 const stripsOut: Rule = {
   kind: 'stripsOut',
@@ -161,14 +178,16 @@ const framesBack: Rule = {
   source: 'Handbook 11, going back',
   figures: ['framesOut_d'],
   raise: ({ compartment: { framesOut }, constants }) => {
-    const [first] = framesOut.flatMap(({ out }) => out ?? []).sort((a, b) => (a.on < b.on ? -1 : 1));
+    // Those out to reduce the cavity are stored; room is given again by its own rule.
+    const wanted = framesOut.flatMap(({ out }) => (out && out.purpose !== 'reduce' ? [out] : []));
+    const [first] = wanted.sort((a, b) => (a.on < b.on ? -1 : 1));
     if (!first) return undefined;
     const by = first.backBy ?? plusDays(first.on, constants.framesOut_d);
     return {
       from: first.on,
       expected: by,
       to: by,
-      reason: `${framesOut.length} ${framesOut.length === 1 ? 'frame is' : 'frames are'} out since ${showDay(first.on)}${first.where ? `, at “${first.where}”` : ''}.`,
+      reason: `${wanted.length} ${wanted.length === 1 ? 'frame is' : 'frames are'} out since ${showDay(first.on)}${first.where ? `, at “${first.where}”` : ''}.`,
     };
   },
 };

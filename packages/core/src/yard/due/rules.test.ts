@@ -1,14 +1,17 @@
 import type { DueKind, LogEvent } from '@yellow-cell/contract';
 import { DueKind as Kinds } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
+import { bodiesOf } from '../../box/stack.ts';
 import { plusDays } from '../../calendar/days.ts';
 import { constantsWith, defaultConstants, registry } from '../../constants/registry.ts';
 import { switchOf } from '../../constants/switches.ts';
+import { boxViews } from '../boxView.ts';
 import { compartmentsOf } from '../compartments.ts';
 import { fold } from '../fold.ts';
 import { begun, known, OF, threeWayDesign, told, weatherOf, workOf } from '../story.test.kit.ts';
 import type { Weather } from './expectation.ts';
 import { expectationsOf, rules } from './rules.ts';
+import { whileOpen } from './whileOpen.ts';
 
 const CELL = '2026-05-10';
 const day = (count: number) => plusDays(CELL, count);
@@ -43,6 +46,62 @@ describe('rules that raise work', () => {
     expect(raised([], 'feedWeak', weather(5, [0, 0, 0, 3]))).toBeUndefined();
     const fed = told('fed', day(7), { ...IN, feed: 'syrup11', amount_kg: 0.4 });
     expect(raised([fed], 'feedWeak', weather(5, [3, 0, 0, 0]))).toBeUndefined();
+  });
+
+  it('feed lasts by the bees that eat it, once they are counted', () => {
+    const fed = told('fed', day(5), { ...IN, feed: 'syrup11', amount_kg: 0.9 });
+    const seams = (count: number) => told('strengthSeen', day(4), { ...IN, seams: count });
+    // 0.15 kg a day for a kilogram of bees; a seam of a Langstroth deep is 0.259 kg (handbook 5).
+    expect(raised([fed], 'refillFeed')).toMatchObject({ from: day(11) });
+    expect(raised([seams(2), fed], 'refillFeed')).toMatchObject({ from: day(17) });
+    expect(raised([seams(8), fed], 'refillFeed')).toMatchObject({ from: day(8) });
+  });
+
+  it('frames taken out to reduce the cavity are not asked back', () => {
+    const slot = threeWayDesign().versions.flatMap(({ content }) => bodiesOf(content))[0]?.bays[0]?.frames[0]
+      ?.id;
+    const out = (purpose: 'reduce' | 'show') =>
+      told('framesMoved', day(5), {
+        moves: [{ frame: 'f', from: { box: 'box-1', slot: slot as string }, to: null, turned: false }],
+        purpose,
+      });
+    expect(raised([out('show')], 'framesBack')).toBeDefined();
+    expect(raised([out('reduce')], 'framesBack')).toBeUndefined();
+  });
+
+  it('what falls due soon is offered while the compartment is open, beside what is named first', () => {
+    const events = [
+      ...begun(CELL),
+      told('stripsPut', day(0), { ...IN, product: 'Strips', outBy: day(20) }),
+      told('fed', day(0), { ...IN, feed: 'patty', amount_kg: 0.3 }),
+    ];
+    const offered = (on: string) => {
+      const [view] = boxViews(fold(known, events, on), known, 'yard-1', defaultConstants, {
+        on,
+        today: on,
+      }).flatMap(({ compartments }) => compartments);
+      return view ? whileOpen(view, on, defaultConstants).map(({ kind }) => kind) : [];
+    };
+    expect(offered(day(0))).not.toContain('stripsOut');
+    expect(offered(day(12))).toContain('stripsOut');
+    expect(offered(day(3))).not.toContain('pattyOut');
+    expect(offered(day(15))).toContain('pattyOut');
+  });
+
+  it('a suspicion that is revised takes the place of what was thought, and keeps how sure it is', () => {
+    const thought = (on: number, what: string, confidence: 'hunch' | 'likely') =>
+      told('suspected', day(on), { ...IN, suspicion: 's', what, confidence });
+    const state = fold(known, [
+      ...begun(CELL),
+      thought(5, 'Small', 'hunch'),
+      thought(8, 'A drone layer', 'likely'),
+    ]);
+    expect(state.colonies.get('colony-1')?.suspicions).toEqual([
+      { id: 's', what: 'A drone layer', on: day(8), confidence: 'likely' },
+    ]);
+    expect(workOf(state, 'colony-1').find(({ kind }) => kind === 'settleSuspicion')).toMatchObject({
+      from: day(15),
+    });
   });
 
   it('crowded and weak follow the seams, and end where frames went', () => {

@@ -58,6 +58,7 @@ export const statusTellers: Tellers<StatusKind> = {
       openBrood: payload.openBrood,
       status,
       since: on,
+      ...present({ beesOf: there?.beesOf ?? payload.giver?.colony }),
     });
     if (!there) forgetFrames(telling, box, payload.bays);
     const giver = payload.giver && telling.colonies.get(payload.giver.colony);

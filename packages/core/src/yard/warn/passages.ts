@@ -10,13 +10,13 @@ import type {
   ReachWarning,
   Status,
 } from '@yellow-cell/contract';
-import { bayPartedBy } from '../box/handPlace.ts';
-import { deriveBox, hasExit, reachQuestionOf } from '../box/model.ts';
-import { reach } from '../reach/reach.ts';
-import { compartmentsOf, designOf, drawnDesign, livingIn } from './compartments.ts';
-import { partsKept } from './regroup.ts';
-import type { Designs, YardState } from './state.ts';
-import { statusWords } from './statusWords.ts';
+import { bayPartedBy } from '../../box/handPlace.ts';
+import { deriveBox, hasExit, reachQuestionOf } from '../../box/model.ts';
+import { reach } from '../../reach/reach.ts';
+import { compartmentsOf, designOf, drawnDesign, livingIn } from '../compartments.ts';
+import { partsKept } from '../regroup.ts';
+import type { Designs, YardState } from '../state.ts';
+import { statusWords } from '../statusWords.ts';
 
 /** A change to a box that is thought about before it is logged. */
 export type BoxChange =
@@ -62,7 +62,7 @@ const OCCUPANT: Readonly<Partial<Record<Status, Occupant>>> = {
  * What a change to the live box would bring about that is not so already: two queens in one territory, a queen
  * that meets a cell, bees without a way out (handbook 2, passages), and colonies that become one.
  */
-export function warningsOf(
+export function changeWarnings(
   before: YardState,
   designs: Designs,
   box: BoxState,

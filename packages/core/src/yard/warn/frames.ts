@@ -1,0 +1,68 @@
+import type { BoxState, Colony, FramePlace, Payload } from '@yellow-cell/contract';
+import { baysOf } from '../../box/stack.ts';
+import { daysBetween } from '../../calendar/days.ts';
+import { showDay } from '../../calendar/showDay.ts';
+import { drawnDesign, livingIn } from '../compartments.ts';
+import { frameAdvice } from '../frameAdvice.ts';
+import type { Situation, Warning } from './situation.ts';
+
+const SEEN_LATELY_D = 7;
+/** At most so many frames of a box that is shown are up at once (requirement 67). */
+const UP_AT_ONCE = 2;
+
+/** What speaks against moving frames so (requirements 60, 66, 67, 68). */
+export function frameWarnings(situation: Situation, { moves, purpose }: Payload<'framesMoved'>): Warning[] {
+  const { state, on } = situation;
+  const leaving = moves.flatMap(({ frame, from, to }) => {
+    const giver = from && colonyAt(situation, from);
+    return from && giver && giver.id !== (to ? colonyAt(situation, to)?.id : undefined)
+      ? [{ frame, from, giver }]
+      : [];
+  });
+  const sentences = leaving.flatMap(({ frame, from, giver }) => {
+    const seen = [...state.queens.values()].flatMap((queen) => {
+      const last = queen.sightings.at(-1);
+      return queen.colony === giver.id && !queen.gone && last?.slot === from.slot ? [last.on] : [];
+    })[0];
+    const box = state.boxes.get(from.box);
+    const confined = box?.roles?.at(-1)?.role === 'holding';
+    const filled = moves.some(({ to }) => to?.box === from.box && to.slot === from.slot);
+    const known = state.frames.get(frame);
+    const advice = purpose === 'reduce' && known?.audit ? frameAdvice(known.audit) : undefined;
+    return [
+      seen &&
+        daysBetween(seen, on) <= SEEN_LATELY_D &&
+        `The queen was seen on that frame ${showDay(seen, on)}: she would go along, and one colony would be without her.`,
+      confined &&
+        !filled &&
+        'The queen is confined here: every frame that leaves wants an empty drawn comb in its place, or she has no room to lay.',
+      advice && advice.verdict !== 'out' && `By the rule this frame is kept: ${advice.reason}`,
+    ];
+  });
+  return [...sentences, tooManyUp(situation, leaving, purpose)].flatMap((sentence) =>
+    sentence ? [{ sentence }] : [],
+  );
+}
+
+function tooManyUp(
+  { state }: Situation,
+  leaving: readonly { from: FramePlace }[],
+  purpose: Payload<'framesMoved'>['purpose'],
+): string | undefined {
+  const [first] = leaving;
+  const box = first && state.boxes.get(first.from.box);
+  if (purpose !== 'show' || !box) return undefined;
+  const up = [...state.frames.values()].filter(
+    ({ out }) => out?.from.box === box.id && out.purpose === 'show',
+  ).length;
+  return up + leaving.length > UP_AT_ONCE
+    ? `${up + leaving.length} frames of ${box.label} would be up at once: at most two, slowly and level, each back to its own number.`
+    : undefined;
+}
+
+function colonyAt({ state, designs }: Situation, { box: id, slot }: FramePlace): Colony | undefined {
+  const box: BoxState | undefined = state.boxes.get(id);
+  const drawn = box && drawnDesign(designs, box);
+  const bay = drawn && baysOf(drawn).find(({ frames }) => frames.some((each) => each.id === slot))?.id;
+  return box && bay ? livingIn(state.colonies, box).find(({ bays }) => bays.includes(bay)) : undefined;
+}

@@ -1,0 +1,19 @@
+import type { Day } from '../../calendar/days.ts';
+import type { Constants } from '../../constants/registry.ts';
+import type { Weather } from '../due/expectation.ts';
+import type { Designs, YardState } from '../state.ts';
+
+/** The yard as it stands, in which something is about to be entered. */
+export interface Situation {
+  state: YardState;
+  designs: Designs;
+  on: Day;
+  weather: Weather;
+  constants: Constants;
+  yard: { latitude_deg: number };
+}
+
+/** What speaks against an entry, in a plain sentence; it can be made all the same, with a reason that is kept. */
+export interface Warning {
+  sentence: string;
+}

@@ -1,0 +1,84 @@
+import type { BoxState, EventKind, Payload } from '@yellow-cell/contract';
+import { frameWarnings } from './frames.ts';
+import { combiningWarnings, mixingWarnings } from './joining.ts';
+import { type BoxChange, changeWarnings } from './passages.ts';
+import { readinessWarnings } from './readiness.ts';
+import type { Situation, Warning } from './situation.ts';
+
+/** Something about to be entered. */
+export type Act = { [K in EventKind]: { kind: K; payload: Payload<K> } }[EventKind];
+
+/** What speaks against an entry, before it is kept. Most have nothing against them. */
+export function warningsOf(situation: Situation, act: Act): Warning[] {
+  const { state } = situation;
+  switch (act.kind) {
+    case 'framesMoved':
+      return frameWarnings(situation, act.payload);
+    case 'combined': {
+      const [colony, into] = [act.payload.colony, act.payload.into].map((id) => state.colonies.get(id));
+      return colony && into ? combiningWarnings(situation, colony, into) : [];
+    }
+    case 'queenGiven':
+      return [...boxWarnings(situation, act), ...notQueenlessLong(situation, act.payload)];
+    case 'stocked': {
+      const [there, giver] = [act.payload.colony, act.payload.giver?.colony].map((id) =>
+        id === undefined ? undefined : state.colonies.get(id),
+      );
+      const box = state.boxes.get(act.payload.box);
+      return [
+        ...(box && !there ? readinessWarnings(box, situation) : []),
+        ...(there && giver ? mixingWarnings(situation, there, giver) : []),
+      ];
+    }
+    case 'colonyMoved': {
+      const box = state.boxes.get(act.payload.toBox);
+      return box && act.payload.toBox !== act.payload.box ? readinessWarnings(box, situation) : [];
+    }
+    default:
+      return boxWarnings(situation, act);
+  }
+}
+
+/** A virgin wants bees that have been without a queen for about a day (requirement 53). */
+function notQueenlessLong({ state, on }: Situation, { colony: id, what }: Payload<'queenGiven'>): Warning[] {
+  const colony = state.colonies.get(id);
+  return what === 'virgin' && colony && colony.since >= on
+    ? [
+        {
+          sentence:
+            'These bees are without a queen since today: a virgin is taken better after about a day without one.',
+        },
+      ]
+    : [];
+}
+
+function boxWarnings({ state, designs }: Situation, act: Act): Warning[] {
+  const change = changeOf(act);
+  const box: BoxState | undefined =
+    change && 'box' in act.payload ? state.boxes.get(act.payload.box) : undefined;
+  return change && box ? changeWarnings(state, designs, box, change) : [];
+}
+
+/** What an entry changes of the box that it is about, as its passages see it. */
+function changeOf(act: Act): BoxChange | undefined {
+  switch (act.kind) {
+    case 'dividerSet':
+      return { kind: 'divider', board: act.payload.board, stands: act.payload.stands };
+    case 'boardMoved':
+      return { kind: 'board', board: act.payload.board, groove: act.payload.groove };
+    case 'boardPlaced': {
+      const { box: _, ...place } = act.payload;
+      return { kind: 'place', place };
+    }
+    case 'holeSet':
+      return { kind: 'hole', hole: act.payload.hole, closedBy: act.payload.closedBy };
+    case 'entranceSet':
+      return { kind: 'entrance', entrance: act.payload.entrance, state: act.payload.state };
+    case 'cellGiven':
+      return { kind: 'cell', colony: act.payload.colony };
+    case 'queenGiven':
+      return { kind: 'queen', colony: act.payload.colony, what: act.payload.what };
+    default:
+      return undefined;
+  }
+}
