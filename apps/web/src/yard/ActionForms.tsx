@@ -13,7 +13,7 @@ import { newId } from '../app/ids.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { FeedForm, StripsForm } from './CareForms.tsx';
-import { type ActionProps, Form, type FormProps } from './Form.tsx';
+import { type ActionProps, Form, type FormProps, NoForm } from './Form.tsx';
 import { MoveForm } from './MoveForm.tsx';
 import {
   OutingForm,
@@ -246,7 +246,8 @@ function CombineForm(props: FormProps) {
   const other = target?.other.colony;
   const stays = colony && other && staysAfterCombining(colony, other);
   const hers = stays && (stays.id === colony.id ? compartment : target?.other)?.queens[0];
-  if (targets.length === 0) return <p>There is no other colony in this yard to combine with.</p>;
+  if (targets.length === 0)
+    return <NoForm onCancel={onCancel}>There is no other colony in this yard to combine with.</NoForm>;
   const combine = () =>
     target &&
     send(`combined with ${target.each.box.label} ${target.other.name}`, [

@@ -83,7 +83,7 @@ export function BoxParts({ view, boxView }: { view: YardView; boxView: BoxView }
                 {stands && places.length + hands.length > 1 && (
                   <select
                     aria-label={`${name}: its place`}
-                    className="field min-h-11 w-auto max-w-44"
+                    className="field min-h-11 w-32"
                     value={box.grooves?.[id] ?? groove}
                     onChange={({ target: { value } }) => {
                       const hand = hands[Number(value)];
@@ -107,7 +107,11 @@ export function BoxParts({ view, boxView }: { view: YardView; boxView: BoxView }
                     )}
                   </select>
                 )}
-                <button type="button" className="button min-h-11" onClick={() => move(id, name, !stands)}>
+                <button
+                  type="button"
+                  className="button min-h-11 shrink-0 whitespace-nowrap"
+                  onClick={() => move(id, name, !stands)}
+                >
                   {stands ? 'Pull it' : 'Set it'}
                 </button>
               </span>

@@ -22,6 +22,18 @@ export const inColony = ({ boxView: { box }, compartment: { colony } }: ActionPr
   colony: colony?.id ?? '',
 });
 
+/** In place of a form that has nothing to offer: why, and the way back. */
+export function NoForm({ onCancel, children }: { onCancel: () => void; children: ReactNode }) {
+  return (
+    <div className="rounded-lg border border-hairline p-3">
+      <p className="mb-2">{children}</p>
+      <button type="button" className="button" onClick={onCancel}>
+        Back
+      </button>
+    </div>
+  );
+}
+
 /** The frame of every small form: fields, save, cancel. */
 export function Form({
   save,

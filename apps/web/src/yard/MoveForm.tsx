@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { draft } from '../app/useLog.ts';
 import { SelectField } from '../parts/Field.tsx';
-import { Form, type FormProps, inColony } from './Form.tsx';
+import { Form, type FormProps, inColony, NoForm } from './Form.tsx';
 
 /** A whole colony into an empty compartment, of this box or of another in the yard; its history goes along. */
 export function MoveForm(props: FormProps) {
@@ -13,7 +13,12 @@ export function MoveForm(props: FormProps) {
   );
   const [into, setInto] = useState(targets[0]?.key ?? '');
   const target = targets.find(({ key }) => key === into);
-  if (!target) return <p>No compartment in this yard is empty.</p>;
+  if (!target)
+    return (
+      <NoForm onCancel={onCancel}>
+        No compartment in this yard is empty: build a box, or combine two colonies first.
+      </NoForm>
+    );
   const { box, room } = target;
   const move = () =>
     send(`moved into ${box.label} ${room.name}`, [

@@ -21,7 +21,10 @@ export function useWarned(
 ): { send: (title: string, drafts: readonly Draft[]) => Promise<void>; asking: ReactNode } {
   const log = useLog();
   const [pending, setPending] = useState<Pending>();
-  const keep = async (title: string, drafts: readonly Draft[]) => onDelivered?.(await log(title, drafts));
+  const keep = async (title: string, drafts: readonly Draft[]) => {
+    const delivery = await log(title, drafts);
+    onDelivered?.(delivery);
+  };
   return {
     send: async (title, drafts) => {
       const warnings = drafts.flatMap((each) => warningsOf(view, each));

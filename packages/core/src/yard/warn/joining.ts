@@ -14,7 +14,7 @@ export const kinWords: Readonly<Record<Kin, string>> = {
   sisters: 'sisters',
   motherAndDaughter: 'mother and daughter',
   strangers: 'strangers',
-  unknown: 'kin not recorded',
+  unknown: 'not recorded',
 };
 
 /** Bees are of the queen they live with, or of the colony that they were taken from. */
