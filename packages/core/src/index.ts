@@ -111,6 +111,7 @@ export { reach, reachProblems } from './reach/reach.ts';
 export { judgeFeed, reportOf } from './sensors/judge.ts';
 export { dailyWeights, type ScaleUse, scaleUse } from './sensors/scale.ts';
 export { MM_PER_INCH, type ParsedLength, parseLength, showLength, showLengthBare } from './units/length.ts';
+export { readWeight } from './units/weight.ts';
 export { type Arranged, arrangements, arrangementsOf, surestFirst } from './warmth/arrangements.ts';
 export {
   type BoxPhysics,

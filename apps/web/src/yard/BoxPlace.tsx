@@ -1,5 +1,5 @@
 import type { BoxRole } from '@yellow-cell/contract';
-import { roleWords, showDay } from '@yellow-cell/core';
+import { readWeight, roleWords, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { draft, useLog } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
@@ -154,7 +154,7 @@ function WeighForm({ box, label, onDone }: { box: string; label: string; onDone:
   const [typed, setTyped] = useState('');
   const [felt, setFelt] = useState(false);
   const [degrees, setDegrees] = useState('');
-  const [weight_kg, inside_C] = [numberIn(typed), numberIn(degrees)];
+  const [weight_kg, inside_C] = [readWeight(typed), numberIn(degrees)];
   const bad = typed !== '' && !(weight_kg > 0 && weight_kg <= 300);
   const tooHot = degrees !== '' && !(inside_C >= -40 && inside_C <= 70);
   const drafts = [
@@ -170,10 +170,9 @@ function WeighForm({ box, label, onDone }: { box: string; label: string; onDone:
       onCancel={onDone}
     >
       <TextField
-        label="Weight (kg)"
-        inputMode="decimal"
+        label="Weight (kg, or with its unit)"
         value={typed}
-        problem={bad ? 'A weight above 0 and at most 300 kg.' : undefined}
+        problem={bad ? 'A weight above 0 and at most 300 kg; “26 lb” is read too.' : undefined}
         onChange={({ target }) => setTyped(target.value)}
       />
       <label className="mb-2 flex min-h-11 items-center gap-2">

@@ -1,9 +1,8 @@
 import type { Feed } from '@yellow-cell/contract';
-import { feedUse, feedWords, plusDays, showDay } from '@yellow-cell/core';
+import { feedUse, feedWords, plusDays, readWeight, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
-import { numberIn } from '../parts/numberIn.ts';
 import { Form, type FormProps, inColony } from './Form.tsx';
 
 export function FeedForm(props: FormProps) {
@@ -12,8 +11,9 @@ export function FeedForm(props: FormProps) {
   const week_kg = 7 * feedUse(colony ?? {}, compartment, view.constants);
   const [feed, setFeed] = useState<Feed>('syrup11');
   const [amount, setAmount] = useState(colony?.strength ? week_kg.toFixed(1) : '0.5');
-  const amount_kg = numberIn(amount);
-  const problem = amount_kg > 0 && amount_kg <= 30 ? undefined : 'Feed is above 0 and at most 30 kg.';
+  const amount_kg = readWeight(amount);
+  const problem =
+    amount_kg > 0 && amount_kg <= 30 ? undefined : 'Feed is above 0 and at most 30 kg; “1 lb” is read too.';
   return (
     <Form
       save="Fed"
@@ -33,8 +33,7 @@ export function FeedForm(props: FormProps) {
         ))}
       </SelectField>
       <TextField
-        label="How much (kg)"
-        inputMode="decimal"
+        label="How much (kg, or with its unit)"
         value={amount}
         problem={problem}
         hint={`${colony?.strength ? `${colony.strength.seams} seams of bees take` : 'Not counted yet, such a colony takes'} about ${week_kg.toFixed(1)} kg in a week. ${FEED_HINTS[feed] ?? ''}`}

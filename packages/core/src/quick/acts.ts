@@ -1,9 +1,10 @@
 import type { FailReason } from '@yellow-cell/contract';
 import { failWords, fateWords, feedWords } from '../yard/statusWords.ts';
 import { act, ask, entry, type QuickAct, type QuickAnswer } from './answer.ts';
-import { careAct, KG_PER, roundIn, weighAct } from './careActs.ts';
+import { careAct, roundIn, weighAct } from './careActs.ts';
 import type { QuickBox, QuickCompartment, QuickContext } from './context.ts';
 import type { Read } from './readWords.ts';
+import { weightIn } from './weightIn.ts';
 import type { Where } from './where.ts';
 import type { Meaning } from './words.ts';
 
@@ -206,20 +207,13 @@ function broodAct(
 
 function fedAct(read: Read, inColony: { box: string; colony: string }, title: string): QuickAnswer {
   const feed = read.feedRatio ?? read.meanings.find((meaning) => meaning.is === 'feed')?.feed;
-  const amount = read.numbers.find(({ unit }) => unit in KG_PER);
-  const bare = read.numbers[0];
-  if (!amount)
-    return bare
-      ? ask(
-          `${bare.value} of which: kg or lb?`,
-          ['kg', 'lb'].map((unit) => `${bare.value} ${unit}`),
-          bare.typed,
-        )
-      : ask('How much was fed?');
+  const amount_kg = weightIn(read, {
+    missing: 'How much was fed?',
+    most_kg: 30,
+    absurd: (typed) => `${typed} is not fed at once.`,
+  });
+  if (typeof amount_kg !== 'number') return amount_kg;
   if (!feed) return ask('What was fed?', ['syrup 1:1', 'syrup 2:1', 'fondant', 'patty', 'sugar']);
-  const kg = amount.value * (KG_PER[amount.unit] ?? 1);
-  if (!(kg > 0 && kg <= 30)) return ask(`${amount.value} ${amount.unit} is not fed at once.`);
-  const amount_kg = Number(kg.toFixed(3));
   return entry(
     title,
     `fed ${amount_kg} kg of ${feedWords[feed]}`,

@@ -2,31 +2,18 @@ import { troubleWords } from '../yard/statusWords.ts';
 import { act, ask, entry, type QuickAct, type QuickAnswer } from './answer.ts';
 import type { QuickBox, QuickContext } from './context.ts';
 import type { Read } from './readWords.ts';
+import { weightIn } from './weightIn.ts';
 import type { Meaning } from './words.ts';
 
-export const KG_PER: Readonly<Record<string, number>> = {
-  kg: 1,
-  g: 0.001,
-  lb: 0.453592,
-  lbs: 0.453592,
-  oz: 0.0283495,
-};
-
 /** What a box weighs, on a scale or by hand; it needs no compartment. */
-export function weighAct({ numbers, note, meanings }: Read, box: QuickBox): QuickAnswer {
-  const amount = numbers.find(({ unit }) => unit in KG_PER);
-  const bare = numbers[0];
-  if (!amount)
-    return bare
-      ? ask(
-          `${bare.value} of which: kg or lb?`,
-          ['kg', 'lb'].map((unit) => `${bare.value} ${unit}`),
-          bare.typed,
-        )
-      : ask('How heavy is it?');
-  const weight_kg = Number((amount.value * (KG_PER[amount.unit] ?? 1)).toFixed(3));
-  if (!(weight_kg > 0 && weight_kg <= 300))
-    return ask(`No box of ${amount.value} ${amount.unit} is weighed.`);
+export function weighAct(read: Read, box: QuickBox): QuickAnswer {
+  const { meanings, note } = read;
+  const weight_kg = weightIn(read, {
+    missing: 'How heavy is it?',
+    most_kg: 300,
+    absurd: (typed) => `No box of ${typed} is weighed.`,
+  });
+  if (typeof weight_kg !== 'number') return weight_kg;
   const felt = meanings.some((meaning) => meaning.is === 'weigh' && meaning.by === 'hand');
   return entry(
     box.label,
