@@ -10,7 +10,7 @@ export default defineConfig({
           include: [
             'packages/**/*.test.ts',
             'demo/**/*.test.ts',
-            'apps/*/src/**/*.test.ts',
+            'apps/*/src/**/*.test.{ts,tsx}',
             'tools/**/*.test.ts',
           ],
         },

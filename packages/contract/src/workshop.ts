@@ -25,10 +25,13 @@ export const StockSheet = z.strictObject({
 });
 export type StockSheet = z.infer<typeof StockSheet>;
 
-export const EquipmentKind = z.enum(['part', 'frame', 'fitting', 'feeder', 'tool']);
+export const EquipmentKind = z.enum(['part', 'frame', 'excluder', 'fitting', 'feeder', 'tool']);
 export type EquipmentKind = z.infer<typeof EquipmentKind>;
 export const Condition = z.enum(['new', 'good', 'worn', 'broken', 'toClean']);
 export type Condition = z.infer<typeof Condition>;
+/** What a spare frame holds. */
+export const SpareComb = z.enum(['drawn', 'stores', 'pollen', 'partDrawn', 'foundation']);
+export type SpareComb = z.infer<typeof SpareComb>;
 /** Something of the register that is no box: spare parts, frames by kind, fittings. */
 export const Equipment = z.strictObject({
   id: Id,
@@ -44,6 +47,12 @@ export const Equipment = z.strictObject({
   place: text(80),
   /** What is missing or wrong with it. */
   missing: text(200),
+  /** Of frames and excluders: the format they fit, by its id. */
+  format: name(80).optional(),
+  /** Of frames. */
+  comb: SpareComb.optional(),
+  /** Of excluders: the width of their slots. */
+  slot_mm: z.number().gt(0, 'A slot must be wider than 0 mm.').max(20).optional(),
 });
 export type Equipment = z.infer<typeof Equipment>;
 

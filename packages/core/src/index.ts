@@ -59,6 +59,7 @@ export { fileName } from './build/fileName.ts';
 export { fittingNames } from './build/fittings.ts';
 export { parts, partsProblems } from './build/parts.ts';
 export { bedProblem, printedSolids, printerFor, printPlan, usualPrinter } from './build/print.ts';
+export { equipmentProblem, readyFrames, spareCombWords } from './build/register.ts';
 export {
   boxesPerSheet,
   costOf,

@@ -159,6 +159,23 @@ describe('the outbox', () => {
     expect(await kept()).toEqual([]);
   });
 
+  it('sends an entry at once, and as made now, while the screens still read what the one before it changed', async () => {
+    vi.resetModules();
+    vi.doMock('./queries.ts', () => ({
+      refreshAfterEntry: () => new Promise((over) => setTimeout(over, 3_000)),
+    }));
+    const { deliver } = await import('./outbox.ts');
+    const first = deliver(parcel('a'));
+    await vi.waitFor(() => expect(sent).toEqual([['a']]));
+    const second = deliver(parcel('b'));
+    await vi.waitFor(() => expect(sent).toEqual([['a'], ['b']]));
+    expect(late).toEqual([]);
+    await settled(async () => (await kept()).length === 0);
+    expect(await Promise.all([first, second])).toEqual([{ state: 'stored' }, { state: 'stored' }]);
+    expect(sent).toEqual([['a'], ['b']]);
+    vi.doUnmock('./queries.ts');
+  });
+
   it('sends all that waited as made without a connection, not the first alone', async () => {
     const { deliver } = await freshOutbox();
     answers = [nobody, nobody, nobody];

@@ -19,11 +19,16 @@ interface Kept {
   setAside: readonly Parcel[];
 }
 let kept: Kept = { waiting: [], setAside: [] };
-let sending: Promise<void> | undefined;
 const listeners = new Set<() => void>();
 const refusals = new Map<string, Problem[]>();
 /** Parcels whose maker still waits for the answer; all others are sent as made without a connection, and so are kept whatever they say. */
 const awaited = new Set<string>();
+/** Answered, and shown from here until the screens have read the server again. */
+const answered = new Set<string>();
+let sending: Promise<void> | undefined;
+let tidying: Promise<unknown> = Promise.resolve();
+/** True where nobody answered the last time. */
+let away = false;
 
 function show(parcels: readonly Parcel[]): void {
   kept = {
@@ -40,19 +45,26 @@ export async function deliver(parcel: Parcel): Promise<Delivery> {
   show([...kept.waiting, parcel, ...kept.setAside]);
   awaited.add(parcel.id);
   await flush().finally(() => awaited.delete(parcel.id));
+  const isAnswered = answered.has(parcel.id);
+  await tidying;
   const problems = refusals.get(parcel.id);
   refusals.delete(parcel.id);
   if (problems) return { state: 'refused', problems };
-  return (await allParcels()).some(({ id }) => id === parcel.id) ? { state: 'kept' } : { state: 'stored' };
+  return { state: isAnswered ? 'stored' : 'kept' };
 }
 
 /** Sends what waits, in order, one group at a time; stops at the first that nobody answers. */
-export function flush(): Promise<void> {
+export async function flush(): Promise<void> {
+  if (sending) {
+    await sending;
+    // What came while it was ending is sent in another go; where nobody answers, the next try is soon enough.
+    if (away || !(await next())) return;
+  }
   sending ??= alone(sendAll).finally(() => {
     sending = undefined;
-    if (kept.waiting.length > 0) setTimeout(() => void flush(), RETRY_MS);
+    if (away) setTimeout(() => void flush(), RETRY_MS);
   });
-  return sending;
+  await sending;
 }
 
 /** One tab sends at a time, where the browser can see to that; sending twice would be harmless. */
@@ -60,15 +72,17 @@ const alone = (work: () => Promise<void>): Promise<void> =>
   globalThis.navigator?.locks ? navigator.locks.request('yc-outbox', work) : work();
 
 async function sendAll(): Promise<void> {
-  const answered: string[] = [];
-  for (let next = await nextAfter(answered); next; next = await nextAfter(answered)) {
-    const { id, entries } = next;
+  const done: string[] = [];
+  away = false;
+  for (let parcel = await next(); parcel && !away; parcel = await next()) {
+    const { id, entries } = parcel;
     const synced = !awaited.has(id);
     try {
       await sendJson<PostedEntries>('POST', '/events', synced ? { entries, synced } : { entries });
     } catch (error) {
+      away = !(error instanceof ApiError) || error.passing;
       if (!(error instanceof ApiError)) throw error;
-      if (error.passing) break;
+      if (away) break;
       const problems = error.details?.problems ?? [{ path: '', sentence: error.message }];
       if (synced) {
         await markParcel(id, problems.map(({ sentence }) => sentence).join(' '));
@@ -76,18 +90,26 @@ async function sendAll(): Promise<void> {
       }
       refusals.set(id, problems);
     }
-    answered.push(id);
+    answered.add(id);
+    done.push(id);
   }
-  if (answered.length > 0) {
-    await Promise.race([refreshAfterEntry(), new Promise((done) => setTimeout(done, REFRESH_MS))]);
-    await removeParcels(answered);
+  tidying = Promise.all([tidying, tidy(done)]);
+  if (done.length === 0) await tidying;
+}
+
+/** What is answered is kept until the screens have read it from the server; meanwhile more can be sent. */
+async function tidy(done: readonly string[]): Promise<void> {
+  if (done.length > 0) {
+    await Promise.race([refreshAfterEntry(), new Promise((over) => setTimeout(over, REFRESH_MS))]);
+    await removeParcels(done);
+    for (const id of done) answered.delete(id);
   }
   show(await allParcels());
 }
 
 /** What is kept on the device leads: another tab may have put its own in. */
-const nextAfter = async (answered: readonly string[]): Promise<Parcel | undefined> =>
-  (await allParcels()).find(({ id, refused }) => refused === undefined && !answered.includes(id));
+const next = async (): Promise<Parcel | undefined> =>
+  (await allParcels()).find(({ id, refused }) => refused === undefined && !answered.has(id));
 
 /** Once more to the server, after all that waits. */
 export async function sendAgain(id: string): Promise<void> {

@@ -39,9 +39,7 @@ function Frames({ yard }: { yard: Yard }) {
   const view = useYard(yard, params.get('box') ?? undefined);
   const [refused, setRefused] = useState<string>();
   const [advise, setAdvise] = useState(false);
-  const { send, asking } = useWarned(view, (delivery) =>
-    setRefused(delivery.state === 'refused' ? delivery.problems[0]?.sentence : undefined),
-  );
+  const { send, asking } = useWarned(view);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: slotSteps }),
@@ -62,7 +60,9 @@ function Frames({ yard }: { yard: Yard }) {
     });
   const carry = (from: Place, to: Place, title: string) => {
     const purpose: FramePurpose = from.colony !== to.colony ? 'equalise' : 'other';
-    return send(title, [draft('framesMoved', { moves: movesBetween(from, to), purpose })]);
+    return send(title, [draft('framesMoved', { moves: movesBetween(from, to), purpose })], (delivery) =>
+      setRefused(delivery.state === 'refused' ? delivery.problems[0]?.sentence : undefined),
+    );
   };
   const drop = ({ active, over }: DragEndEvent) => {
     const from = places.get(String(active.id));

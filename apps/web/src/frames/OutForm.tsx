@@ -26,19 +26,19 @@ export function OutForm({
   const [where, setWhere] = useState('');
   const [backBy, setBackBy] = useState(plusDays(view.on, 1));
   const [refused, setRefused] = useState<string>();
-  const { send, asking } = useWarned(view, (delivery) => {
-    if (delivery.state === 'refused') setRefused(delivery.problems[0]?.sentence);
-    else onDone();
-  });
-  const save = () =>
-    send(`${name} taken out`, [
-      draft('framesMoved', {
-        moves: takenOut(place),
-        purpose,
-        ...(purpose === 'reduce' ? {} : { backBy }),
-        ...(where.trim() ? { where: where.trim() } : {}),
-      }),
-    ]);
+  const { send, asking } = useWarned(view);
+  const save = () => {
+    const out = draft('framesMoved', {
+      moves: takenOut(place),
+      purpose,
+      ...(purpose === 'reduce' ? {} : { backBy }),
+      ...(where.trim() ? { where: where.trim() } : {}),
+    });
+    return send(`${name} taken out`, [out], (delivery) => {
+      if (delivery.state === 'refused') setRefused(delivery.problems[0]?.sentence);
+      else onDone();
+    });
+  };
   if (asking) return <>{asking}</>;
   return (
     <Form save="Taken out" onSave={() => void save()} onCancel={onDone}>

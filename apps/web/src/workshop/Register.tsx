@@ -1,5 +1,5 @@
-import type { Condition, Equipment, EquipmentKind } from '@yellow-cell/contract';
-import { conditionWords } from '@yellow-cell/core';
+import type { Condition, Equipment, EquipmentKind, SpareComb } from '@yellow-cell/contract';
+import { conditionWords, equipmentProblem, spareCombWords, standardFormats } from '@yellow-cell/core';
 import { Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { newId } from '../app/ids.ts';
@@ -11,11 +11,34 @@ import type { WorkshopPartProps } from './workshopPart.ts';
 const KINDS: Readonly<Record<EquipmentKind, string>> = {
   part: 'spare part',
   frame: 'frames',
+  excluder: 'excluder',
   fitting: 'fitting',
   feeder: 'feeder',
   tool: 'tool',
 };
-const EMPTY = { kind: 'frame', name: '', count: '', finish: '', condition: 'good', place: '', missing: '' };
+const FORMATS = Object.fromEntries(standardFormats.map(({ id, name }) => [id, name]));
+const EMPTY = {
+  kind: 'frame',
+  name: '',
+  count: '',
+  finish: '',
+  condition: 'good',
+  place: '',
+  missing: '',
+  format: 'langstroth-deep',
+  comb: 'drawn',
+  slot: '4.2',
+};
+/** What it is, beside its name: format, comb, slots. */
+const about = ({ kind, format, comb, slot_mm }: Equipment): string =>
+  [
+    KINDS[kind],
+    format && (FORMATS[format] ?? format),
+    comb && spareCombWords[comb],
+    slot_mm !== undefined && `slots ${slot_mm} mm`,
+  ]
+    .filter(Boolean)
+    .join(', ');
 
 /** What lies ready beside the boxes: kind, finish, condition, place, and what is missing (handbook 11). */
 export function Register({ workshop, onSave }: WorkshopPartProps) {
@@ -49,7 +72,10 @@ export function Register({ workshop, onSave }: WorkshopPartProps) {
               {register.map((line) => (
                 <tr key={line.id} className="border-t border-hairline">
                   <td className="py-1.5">
-                    {line.name} <span className="text-sm text-soft">{KINDS[line.kind]}</span>
+                    {line.name} <span className="text-sm text-soft">{about(line)}</span>
+                    {equipmentProblem(line) && (
+                      <span className="block max-w-80 text-sm text-danger">{equipmentProblem(line)}</span>
+                    )}
                   </td>
                   <td>
                     <Figure
@@ -106,7 +132,13 @@ function NewLine({ onAdd }: { onAdd: (line: Equipment) => Promise<boolean> }) {
   const set = (key: keyof typeof EMPTY) => (event: { target: { value: string } }) =>
     setTyped((now) => ({ ...now, [key]: event.target.value }));
   const count = numberIn(typed.count);
-  const possible = typed.name.trim() !== '' && Number.isInteger(count) && count >= 0;
+  const [isFrame, isExcluder] = [typed.kind === 'frame', typed.kind === 'excluder'];
+  const slot_mm = numberIn(typed.slot);
+  const possible =
+    typed.name.trim() !== '' &&
+    Number.isInteger(count) &&
+    count >= 0 &&
+    (!isExcluder || (slot_mm > 0 && slot_mm <= 20));
   const add = async (event: FormEvent) => {
     event.preventDefault();
     if (!possible) return;
@@ -119,10 +151,17 @@ function NewLine({ onAdd }: { onAdd: (line: Equipment) => Promise<boolean> }) {
       condition: typed.condition as Condition,
       place: typed.place.trim(),
       missing: typed.missing.trim(),
+      ...(isFrame || isExcluder ? { format: typed.format } : {}),
+      ...(isFrame ? { comb: typed.comb as SpareComb } : {}),
+      ...(isExcluder ? { slot_mm } : {}),
     });
-    if (kept) setTyped(EMPTY);
+    if (kept) setTyped({ ...EMPTY, kind: typed.kind, format: typed.format });
   };
-  const choice = (key: 'kind' | 'condition', label: string, names: Readonly<Record<string, string>>) => (
+  const choice = (
+    key: 'kind' | 'condition' | 'format' | 'comb',
+    label: string,
+    names: Readonly<Record<string, string>>,
+  ) => (
     <label className="block">
       <span className="block text-sm text-soft">{label}</span>
       <select className="field w-auto" value={typed[key]} onChange={set(key)}>
@@ -143,6 +182,9 @@ function NewLine({ onAdd }: { onAdd: (line: Equipment) => Promise<boolean> }) {
   return (
     <form onSubmit={add} className="mt-2 flex flex-wrap items-end gap-2">
       {choice('kind', 'kind', KINDS)}
+      {(isFrame || isExcluder) && choice('format', 'format', FORMATS)}
+      {isFrame && choice('comb', 'comb', spareCombWords)}
+      {isExcluder && field('slot', 'slots, mm', 'w-20')}
       {field('name', 'name', 'w-44')}
       {field('count', 'how many', 'w-20')}
       {choice('condition', 'condition', conditionWords)}

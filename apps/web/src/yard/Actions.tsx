@@ -1,5 +1,6 @@
 import type { DueKind, Problem } from '@yellow-cell/contract';
 import { useState } from 'react';
+import type { Delivery } from '../app/outbox.ts';
 import { type Draft, draft } from '../app/useLog.ts';
 import { ActionForm, type FormKind } from './ActionForms.tsx';
 import type { ActionProps, FormProps } from './Form.tsx';
@@ -26,15 +27,22 @@ export function Actions({
   const [form, setForm] = useState<FormKind>();
   const [more, setMore] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const warned = useWarned(view, (delivery) => {
+  const { send, asking } = useWarned(view);
+  const refusal = (delivery: Delivery) => {
     setProblems(delivery.state === 'refused' ? delivery.problems : []);
-    if (delivery.state !== 'refused') setForm(undefined);
-  });
-  const send: FormProps['send'] = (what, drafts) => warned.send(`${title}: ${what}`, drafts);
+    return delivery.state === 'refused';
+  };
+  const sendForm: FormProps['send'] = (what, drafts) =>
+    send(`${title}: ${what}`, drafts, (delivery) => {
+      if (!refusal(delivery)) setForm(undefined);
+    });
   const press = ({ name, act }: Offer) =>
-    typeof act === 'string' ? setForm(act) : void send(name, [act].flat());
+    typeof act === 'string' ? setForm(act) : void send(`${title}: ${name}`, [act].flat(), refusal);
   const [main, ...others] = offersFor(boxView, compartment);
-  const props = { view, boxView, compartment, title, send, onCancel: () => setForm(undefined) };
+  const further = furtherFor(boxView, compartment).filter(
+    ({ name }) => ![main, ...others].some((each) => each?.name === name),
+  );
+  const props = { view, boxView, compartment, title, send: sendForm, onCancel: () => setForm(undefined) };
   return (
     <div className="mt-3">
       {problems.map(({ sentence }) => (
@@ -42,8 +50,10 @@ export function Actions({
           {sentence}
         </p>
       ))}
-      {warned.asking ??
-        (form === undefined ? (
+      {asking}
+      {/* What was typed stays while a warning is read. */}
+      <div hidden={asking !== undefined}>
+        {form === undefined ? (
           <div className={brief && !more ? 'flex flex-wrap gap-2' : 'grid grid-cols-2 gap-2'}>
             {main && (
               <button
@@ -54,12 +64,7 @@ export function Actions({
                 {main.name}
               </button>
             )}
-            {(more
-              ? [...others, ...furtherFor(boxView, compartment)]
-              : brief
-                ? others.slice(0, BRIEF)
-                : others
-            ).map((offer) => (
+            {(more ? [...others, ...further] : brief ? others.slice(0, BRIEF) : others).map((offer) => (
               <button key={offer.name} type="button" className="button min-h-11" onClick={() => press(offer)}>
                 {offer.name}
               </button>
@@ -72,7 +77,8 @@ export function Actions({
           </div>
         ) : (
           <ActionForm kind={form} {...props} />
-        ))}
+        )}
+      </div>
     </div>
   );
 }

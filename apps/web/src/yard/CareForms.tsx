@@ -4,10 +4,12 @@ import { useState } from 'react';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form, type FormProps, inColony } from './Form.tsx';
+import { useReadyFrames } from './useReadyFrames.ts';
 
 export function FeedForm(props: FormProps) {
-  const { compartment, view } = props;
+  const { boxView, compartment, view } = props;
   const { colony } = compartment;
+  const ready = useReadyFrames(boxView.model.compartments[compartment.position]?.frames[0]?.format.id);
   const week_kg = 7 * feedUse(colony ?? {}, compartment, view.constants);
   const [feed, setFeed] = useState<Feed>('syrup11');
   const [amount, setAmount] = useState(colony?.strength ? week_kg.toFixed(1) : '0.5');
@@ -36,7 +38,7 @@ export function FeedForm(props: FormProps) {
         label="How much (kg, or with its unit)"
         value={amount}
         problem={problem}
-        hint={`${colony?.strength ? `${colony.strength.seams} seams of bees take` : 'Not counted yet, such a colony takes'} about ${week_kg.toFixed(1)} kg in a week. ${FEED_HINTS[feed] ?? ''}`}
+        hint={`${colony?.strength ? `${colony.strength.seams} seams of bees take` : 'Not counted yet, such a colony takes'} about ${week_kg.toFixed(1)} kg in a week. ${FEED_HINTS[feed] ?? ''} ${feed === 'storesFrame' ? (ready ?? '') : ''}`}
         onChange={({ target }) => setAmount(target.value)}
       />
     </Form>

@@ -4,6 +4,7 @@ import { newId } from '../app/ids.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form, type FormProps } from './Form.tsx';
+import { useReadyFrames } from './useReadyFrames.ts';
 
 const COUNTS = [
   ['sealedBrood', 'Frames of sealed brood'],
@@ -21,6 +22,7 @@ export function StockForm({ view, boxView, compartment, send, onCancel }: FormPr
     drawn: String(Math.max(0, compartment.frames - 2)),
     shakes: '2',
   });
+  const ready = useReadyFrames(boxView.model.compartments[compartment.position]?.frames[0]?.format.id);
   const [openBrood, setOpenBrood] = useState(false);
   const [queen, setQueen] = useState<'none' | 'laying' | 'unknown'>('none');
   const isEmpty = compartment.colony === undefined;
@@ -71,6 +73,7 @@ export function StockForm({ view, boxView, compartment, send, onCancel }: FormPr
           />
         ))}
       </div>
+      {ready && <p className="mb-2 text-sm text-soft">{ready}</p>}
       {tooMany && (
         <p role="alert" className="mb-2 text-danger">
           {tooMany}

@@ -5,41 +5,43 @@ import { type Draft, useLog } from '../app/useLog.ts';
 import type { YardView } from './useYard.ts';
 import { Warned } from './Warned.tsx';
 
+type Delivered = (delivery: Delivery) => void;
 interface Pending {
   title: string;
   drafts: readonly Draft[];
+  onDelivered: Delivered | undefined;
   warnings: readonly Warning[];
 }
 
+export type Send = (title: string, drafts: readonly Draft[], onDelivered?: Delivered) => Promise<void>;
+
 /**
  * Logs entries; where something speaks against them, it is said first, and they are kept only with a reason.
- * `asking` is what to show meanwhile; `onDelivered` hears what became of them.
+ * `asking` is what to show meanwhile; `onDelivered` hears what became of these entries.
  */
-export function useWarned(
-  view: YardView,
-  onDelivered?: (delivery: Delivery) => void,
-): { send: (title: string, drafts: readonly Draft[]) => Promise<void>; asking: ReactNode } {
+export function useWarned(view: YardView): { send: Send; asking: ReactNode } {
   const log = useLog();
   const [pending, setPending] = useState<Pending>();
-  const keep = async (title: string, drafts: readonly Draft[]) => {
+  const keep = async (title: string, drafts: readonly Draft[], onDelivered: Delivered | undefined) => {
     const delivery = await log(title, drafts);
     onDelivered?.(delivery);
   };
   return {
-    send: async (title, drafts) => {
+    send: async (title, drafts, onDelivered) => {
       const warnings = drafts.flatMap((each) => warningsOf(view, each));
-      if (warnings.length > 0) setPending({ title, drafts, warnings });
-      else await keep(title, drafts);
+      if (warnings.length > 0) setPending({ title, drafts, onDelivered, warnings });
+      else await keep(title, drafts, onDelivered);
     },
     asking: pending && (
       <Warned
         warnings={pending.warnings}
         onKeep={async (reason) => {
+          setPending(undefined);
           await keep(
             pending.title,
             pending.drafts.map((each) => withReason(each, reason)),
+            pending.onDelivered,
           );
-          setPending(undefined);
         }}
         onCancel={() => setPending(undefined)}
       />
