@@ -102,7 +102,7 @@ describe('npm start', () => {
     await untilServed(third);
     expect(await (await fetch(`${url}/yards`)).json()).toEqual([]);
     await stop(third);
-  }, 60_000);
+  });
 
   it('shows the end of the log of a database that does not start', async () => {
     const dir = join(above, 'broken');
@@ -114,7 +114,7 @@ describe('npm start', () => {
     const words = await whatItSays(['--data', dir, '--port', port]);
     expect(words).toContain('does not start');
     expect(words).toContain('syntax error');
-  }, 60_000);
+  });
 
   it.each([
     [['--port', '0'], 'a port is a whole number'],

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { LogEvent, Status } from '@yellow-cell/contract';
 import { afterEach, describe, expect, it } from 'vitest';
 import { Actions } from './Actions.tsx';
@@ -168,5 +168,27 @@ describe('an entry', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('record what became of its queen');
     expect(server.posted).toEqual([]);
     expect(screen.getByRole('button', { name: 'Cell given' })).toBeTruthy();
+  });
+
+  it('with more frames than the compartment holds is refused beside the fields', async () => {
+    const server = open('empty');
+    fireEvent.click(await screen.findByRole('button', { name: 'Stock it…' }));
+    fireEvent.change(screen.getByLabelText('Drawn frames'), { target: { value: '4' } });
+    expect(screen.getByRole('alert').textContent).toBe('That is 6 frames; the compartment holds 3.');
+    fireEvent.click(screen.getByRole('button', { name: 'Stocked' }));
+    fireEvent.change(screen.getByLabelText('Drawn frames'), { target: { value: '1' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Stocked' }));
+    await screen.findByText('It is stocked.');
+    expect(server.posted).toHaveLength(1);
+  });
+
+  it('of what is due soon is at hand while the compartment is open', async () => {
+    const server = open('laying', [
+      told('stripsPut', '2026-05-01', { ...of, product: 'Strips', outBy: '2026-06-14' }, 12),
+    ]);
+    const line = await screen.findByText(/^Take the strips out, by 14 Jun/);
+    fireEvent.click(within(line.closest('li') as HTMLElement).getByRole('button', { name: 'Strips out' }));
+    await waitFor(() => expect(server.posted).toMatchObject([{ kind: 'stripsOut', payload: of }]));
+    await waitFor(() => expect(screen.queryByText(/^Take the strips out/)).toBeNull());
   });
 });

@@ -1,4 +1,5 @@
 import type { DueKind, Problem } from '@yellow-cell/contract';
+import { whileOpen } from '@yellow-cell/core';
 import { useState } from 'react';
 import type { Delivery } from '../app/outbox.ts';
 import { type Draft, draft } from '../app/useLog.ts';
@@ -42,6 +43,8 @@ export function Actions({
   const further = furtherFor(boxView, compartment).filter(
     ({ name }) => ![main, ...others].some((each) => each?.name === name),
   );
+  const care = careFor(boxView, compartment);
+  const inside = brief ? [] : whileOpen(compartment, view.on, view.constants);
   const props = { view, boxView, compartment, title, send: sendForm, onCancel: () => setForm(undefined) };
   return (
     <div className="mt-3">
@@ -77,6 +80,26 @@ export function Actions({
           </div>
         ) : (
           <ActionForm kind={form} {...props} />
+        )}
+        {form === undefined && inside.length > 0 && (
+          <>
+            <h3 className="eyebrow">While it is open</h3>
+            <ul>
+              {inside.map(({ kind, sentence }) => {
+                const offer = kind === 'pattyOut' ? undefined : care[kind];
+                return (
+                  <li key={kind} className="row-line items-center">
+                    <span>{sentence}</span>
+                    {offer && (
+                      <button type="button" className="button min-h-11 shrink-0" onClick={() => press(offer)}>
+                        {offer.name}
+                      </button>
+                    )}
+                  </li>
+                );
+              })}
+            </ul>
+          </>
         )}
       </div>
     </div>
@@ -122,6 +145,7 @@ function careFor(
     feedWeak: feed,
     stripsOut: { name: 'Strips out', act: draft('stripsOut', of) },
     treat: { name: 'Strips in…', act: 'strips' },
+    scorePattern: { name: 'Score the pattern…', act: 'pattern' },
     coverOn: { name: 'Cover back on', act: draft('coverSet', { ...of, on: true }) },
     outingBack: { name: 'Home again', act: draft('outingReturned', of) },
     queenBack: { name: 'Queen given back…', act: 'queen' },

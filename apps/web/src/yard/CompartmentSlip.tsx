@@ -7,7 +7,6 @@ import {
   showWindow,
   sideBearing,
   troubleWords,
-  whileOpen,
 } from '@yellow-cell/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -101,7 +100,7 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
         </p>
       )}
       <QueenLines compartment={compartment} on={on} />
-      <BeforeYouOpen view={view} boxView={boxView} compartment={compartment} />
+      <BeforeYouOpen boxView={boxView} compartment={compartment} />
       <h3 className="eyebrow">In it</h3>
       <dl>
         <Fact name="Frames">
@@ -168,11 +167,10 @@ function Fact({ name, children }: { name: string; children: React.ReactNode }) {
   );
 }
 
-/** The cautions of opening, short, with the neighbours' names, and what is due inside anyway. */
-function BeforeYouOpen({ view, boxView: { box, compartments }, compartment }: CompartmentSlipProps) {
+/** The cautions of opening, short, with the neighbours' names. */
+function BeforeYouOpen({ boxView: { box, compartments }, compartment }: Omit<CompartmentSlipProps, 'view'>) {
   const neighbours = compartments.filter(({ position }) => Math.abs(position - compartment.position) === 1);
   const virgins = compartments.filter(({ status }) => status === 'virgin' || status === 'cellGiven');
-  const inside = whileOpen(compartment, view.on, view.constants);
   const confined = box.roles?.at(-1)?.role === 'holding' && compartment.queens.length > 0;
   return (
     <>
@@ -185,18 +183,6 @@ function BeforeYouOpen({ view, boxView: { box, compartments }, compartment }: Co
           `Not between 11 and 17 h by the sun in flying weather: ${virgins.map(({ name }) => name).join(' and ')} may have a virgin out. `}
         {confined && 'Before you close: the queen is known to be on her side. '}
       </p>
-      {inside.length > 0 && (
-        <>
-          <h3 className="eyebrow">While it is open</h3>
-          <ul>
-            {inside.map(({ kind, sentence }) => (
-              <li key={kind} className="border-b border-hairline py-1.5">
-                {sentence}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
     </>
   );
 }

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render } from '@testing-library/react';
+import { configure, render } from '@testing-library/react';
 import {
   type Design,
   Entry,
@@ -34,6 +34,8 @@ import type { YardView } from './useYard.ts';
  * by core's fold, and a live entry that cannot be is refused, as the real one does. The way through the outbox is real.
  */
 export const TODAY: Day = '2026-06-10';
+// A limit for what hangs: a busy machine takes many times as long as an idle one.
+configure({ asyncUtilTimeout: 30_000 });
 const ZONE = 'Europe/Vienna';
 export const id = (number: number): string => `00000000-0000-4000-8000-${String(number).padStart(12, '0')}`;
 export const BOX = id(1);

@@ -254,7 +254,7 @@ function apart<H extends { along: number; height: number; size: number; side: st
 }
 
 describe('who can go where', () => {
-  it('is what a cube finds that is moved through the air between the parts', { timeout: 120_000 }, () => {
+  it('is what a cube finds that is moved through the air between the parts', () => {
     let joined = 0;
     fc.assert(
       fc.property(boxes, (design) => {
