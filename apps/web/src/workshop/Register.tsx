@@ -1,7 +1,8 @@
 import type { Condition, Equipment, EquipmentKind, SpareComb } from '@yellow-cell/contract';
 import { conditionWords, equipmentProblem, spareCombWords, standardFormats } from '@yellow-cell/core';
 import { Trash2 } from 'lucide-react';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useEffect, useRef, useState } from 'react';
+import { useLocation } from 'react-router';
 import { newId } from '../app/ids.ts';
 import { numberIn } from '../parts/numberIn.ts';
 import { BoxList } from './BoxList.tsx';
@@ -43,13 +44,18 @@ const about = ({ kind, format, comb, slot_mm }: Equipment): string =>
 /** What lies ready beside the boxes: kind, finish, condition, place, and what is missing (handbook 11). */
 export function Register({ workshop, onSave }: WorkshopPartProps) {
   const { register } = workshop;
+  const { hash } = useLocation();
+  const shown = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (hash === '#register') shown.current?.scrollIntoView();
+  }, [hash]);
   const change = (line: Equipment, more: Partial<Equipment>) =>
     onSave(
       { register: register.map((each) => (each === line ? { ...each, ...more } : each)) },
       `${line.name}: kept.`,
     );
   return (
-    <section aria-label="Register">
+    <section aria-label="Register" ref={shown}>
       <h2 className="eyebrow">Register</h2>
       <BoxList />
       {register.length === 0 ? (
