@@ -1,7 +1,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { keepPreviousData, useQuery, useSuspenseQuery } from '@tanstack/react-query';
 import type { Found as FoundThing } from '@yellow-cell/contract';
-import { type QuickAct, readQuickLine, withChoice } from '@yellow-cell/core';
+import { type QuickAct, readQuickLine, warningsOf, withChoice } from '@yellow-cell/core';
 import { useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useSilentSince } from './connection.ts';
@@ -32,7 +32,8 @@ export function Finder() {
     [typed, quick],
   );
   const warnings = useMemo(
-    () => (quick && answer?.is === 'entry' ? quick.warningsFor(answer.acts) : []),
+    () =>
+      quick && answer?.is === 'entry' ? answer.acts.flatMap((act) => warningsOf(quick.situation, act)) : [],
     [quick, answer],
   );
   const log = useLog();

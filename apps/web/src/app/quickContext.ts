@@ -1,11 +1,11 @@
-import type { QuickAct, QuickContext, Warning } from '@yellow-cell/core';
+import type { QuickContext, Situation } from '@yellow-cell/core';
 import { useSyncExternalStore } from 'react';
 
 /** The yard on screen, as the quick line may speak of it; told by the yard, heard by the line above it. */
 export interface QuickYard {
   context: QuickContext;
-  /** What entries would bring about for those who live in the box, said before they are kept. */
-  warningsFor: (acts: readonly QuickAct[]) => readonly Warning[];
+  /** The yard as it stands, in which what speaks against an entry is said before it is kept. */
+  situation: Situation;
 }
 let current: QuickYard | undefined;
 const listeners = new Set<() => void>();

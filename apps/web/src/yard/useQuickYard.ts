@@ -1,4 +1,4 @@
-import { bodiesOf, drawnDesign, type QuickBox, warningsOf } from '@yellow-cell/core';
+import { bodiesOf, drawnDesign, type QuickBox } from '@yellow-cell/core';
 import { useEffect } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { tellQuickYard } from '../app/quickContext.ts';
@@ -21,7 +21,7 @@ export function useQuickYard(view: YardView, { box, bay }: Choice): void {
           ? { chosen: { box, ...(compartment !== undefined && compartment >= 0 ? { compartment } : {}) } }
           : {}),
       },
-      warningsFor: (acts) => acts.flatMap((act) => warningsOf(view, act)),
+      situation: view,
     });
     return () => tellQuickYard(undefined);
   }, [view, isToday, box, bay]);
