@@ -45,6 +45,7 @@ function randomStory(seed: number): Entry[] {
   const body = place.design.versions.flatMap(({ content }) => bodiesOf(content))[0];
   const slots = body?.bays.flatMap(({ frames }) => frames.map(({ id }) => id)) ?? [];
   const boards = body?.boards.map(({ id }) => id) ?? [];
+  const grooves = body?.grooves.map(({ id }) => id) ?? [];
   const boxes = [0, 1, 2].map(() => randomUUID());
   const [colonies, queens, frames] = [9, 6, 6].map((count) =>
     Array.from({ length: count }, () => randomUUID()),
@@ -61,7 +62,7 @@ function randomStory(seed: number): Entry[] {
     }),
   ]);
   let colonyAt = 0;
-  for (let step = 0; step < 140; step++) {
+  for (let step = 0; step < 160; step++) {
     const on = plusDays(START, Math.floor(step / 3));
     const box = pick(boxes);
     const of = { box, colony: pick(colonies) };
@@ -78,6 +79,7 @@ function randomStory(seed: number): Entry[] {
             frames: { sealedBrood: 1, stores: 1, drawn: 1 },
             shakes: 1,
             openBrood: random() < 0.5,
+            ...(random() < 0.5 ? { giver: { box: pick(boxes), colony: pick(colonies) } } : {}),
           },
           more,
         ),
@@ -96,6 +98,22 @@ function randomStory(seed: number): Entry[] {
       () => entry('combined', on, { ...of, intoBox: pick(boxes), into: pick(colonies) }, more),
       () => entry('colonyMoved', on, { ...of, toBox: pick(boxes), bays: [pick(place.bays)] }, more),
       () => entry('dividerSet', on, { box, board: pick(boards), stands: random() < 0.5 }, more),
+      () => entry('boardMoved', on, { box, board: pick(boards), groove: pick(grooves) }, more),
+      () =>
+        entry(
+          'boardPlaced',
+          on,
+          {
+            box,
+            board: pick(boards),
+            at_mm: Math.round(random() * 370),
+            framesLeft: Math.floor(random() * 4),
+            groove: randomUUID(),
+            bay: randomUUID(),
+          },
+          more,
+        ),
+      () => entry('slotSet', on, { box, slot: pick(slots), holds: pick(['feeder', 'comb']) }, more),
       () => entry('strengthSeen', on, { ...of, seams: Math.round(random() * 5) }, more),
       () => entry('fed', on, { ...of, feed: 'syrup11', amount_kg: 0.5 }, more),
       () =>

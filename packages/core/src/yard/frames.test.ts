@@ -183,6 +183,24 @@ describe('a colony that moves', () => {
     expect(state.queens.get('q')).toMatchObject({ box: 'box-2', sightings: [{ on: day(3), slot: slot(4) }] });
   });
 
+  it('takes those of its whole compartment along, where a divider is out; those beyond the new places lose their identity', () => {
+    const [left] = threeWayDesign().versions.flatMap(({ content }) =>
+      bodiesOf(content).flatMap((body) => body.boards.map(({ id }) => id)),
+    );
+    const out1 = told(
+      'dividerSet',
+      day(1),
+      { box: 'box-1', board: left as string, stands: false },
+      { hour: 8 },
+    );
+    const alone = begun(CELL);
+    const story = [...alone, other[0] as LogEvent, out1, looked('f', 2), looked('g', 3), goes('box-2', 1)];
+    const state = fold(known, story);
+    expect(state.toSettle).toEqual([]);
+    expect(state.frames.get('f')?.at).toEqual({ box: 'box-2', slot: slot(5) });
+    expect(state.frames.has('g')).toBe(false);
+  });
+
   it('within its own box too, and its old place holds other frames from then on', () => {
     const story = [...base, looked('f', 0), goes('box-1', 2)];
     expect(fold(known, story).frames.get('f')?.at).toEqual(place(6));

@@ -24,7 +24,7 @@ const SURER: readonly Status[] = [
   'failed',
 ];
 
-const compartmentsNow = ({ known }: Colonies, box: BoxState): readonly Compartment[] => {
+export const compartmentsNow = ({ known }: Colonies, box: BoxState): readonly Compartment[] => {
   const design = designOf(known.designs, box);
   return design ? deriveBox(design).compartments : [];
 };

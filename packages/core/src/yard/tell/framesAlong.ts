@@ -1,6 +1,7 @@
 import type { BoxState, Colony, Queen } from '@yellow-cell/contract';
 import { baysOf } from '../../box/stack.ts';
 import { drawnDesign } from '../compartments.ts';
+import { compartmentsNow } from '../regroup.ts';
 import { queensIn } from './queensIn.ts';
 import { present, type Telling } from './telling.ts';
 
@@ -22,15 +23,18 @@ function slotsIn({ known }: Telling, box: BoxState, bays: readonly string[]): st
 }
 
 /**
- * A colony's frames and queens go along to the box it moves to: the frames in their order, those beyond its places
- * out of any box; places that stood empty, and those beyond its frames, are empty there.
+ * The frames of a colony's compartment and its queens go along to the box it moves to: the frames in their order, of
+ * which those beyond its places lose their identity; places that stood empty, and those beyond its frames, are empty there.
  */
 export function takeAlong(
   telling: Telling,
   colony: Colony,
   { from, to, bays }: { from: BoxState; to: BoxState; bays: readonly string[] },
 ): void {
-  const before = slotsIn(telling, from, colony.bays);
+  const home = compartmentsNow(telling, from).find((each) =>
+    each.bays.some((bay) => colony.bays.includes(bay)),
+  );
+  const before = slotsIn(telling, from, home?.bays ?? colony.bays);
   const after = slotsIn(telling, to, bays);
   const placeFor = (slot: string): string | undefined => after[before.indexOf(slot)];
   const moving = [...telling.frames.values()].filter(
@@ -45,7 +49,8 @@ export function takeAlong(
   forgetFrames(telling, to, bays);
   for (const frame of moving) {
     const slot = frame.at && placeFor(frame.at.slot);
-    telling.frames.set(frame.id, { ...frame, at: slot ? { box: to.id, slot } : null });
+    if (slot) telling.frames.set(frame.id, { ...frame, at: { box: to.id, slot } });
+    else telling.frames.delete(frame.id);
   }
   for (const [id, add, gone] of [
     [from.id, [], before],
