@@ -141,7 +141,10 @@ const shots: readonly Shot[] = [
     name: 'compartment-phone',
     path: '/yard',
     phone: true,
-    before: (page) => page.getByRole('button', { name: 'B3 · West' }).click(),
+    before: async (page) => {
+      await page.getByRole('button', { name: 'B3 · West' }).click();
+      await page.getByRole('heading', { name: 'B3 · West' }).waitFor();
+    },
   },
   { name: 'ledger', path: '/ledger' },
 ];

@@ -160,9 +160,6 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
         <Link className="underline" to={`/yard/${yard.id}/season${date ? `?on=${date}` : ''}`}>
           Season
         </Link>
-        <Link className="underline" to="/workshop#register">
-          Register
-        </Link>
       </nav>
       <div role="group" aria-label="View" className="no-print ml-auto flex gap-1">
         {VIEWS.map(([each, name]) => (

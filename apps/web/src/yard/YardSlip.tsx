@@ -1,6 +1,6 @@
 import { type Expectation, showDay } from '@yellow-cell/core';
 import { Plus } from 'lucide-react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { UrgencyDot } from './SignKey.tsx';
@@ -30,7 +30,12 @@ export function YardSlip({ view }: { view: YardView }) {
   const ahead = of('ahead').sort((a, b) => (a.first.from < b.first.from ? -1 : 1));
   return (
     <>
-      <h2 className="text-lg">{view.yard.name}</h2>
+      <div className="flex items-baseline justify-between gap-4">
+        <h2 className="text-lg">{view.yard.name}</h2>
+        <Link className="underline" to="/workshop#register">
+          What lies ready
+        </Link>
+      </div>
       {isToday && (
         <button
           type="button"
