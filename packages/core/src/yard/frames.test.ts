@@ -6,7 +6,7 @@ import { plusDays } from '../calendar/days.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { equalisings } from './equalise.ts';
 import { fold } from './fold.ts';
-import { bays, begun, known, threeWayDesign, told, workOf } from './story.test.kit.ts';
+import { bays, begun, known, stockedIn, threeWayDesign, told, workOf } from './story.test.kit.ts';
 
 const CELL = '2026-05-10';
 const day = (count: number) => plusDays(CELL, count);
@@ -15,14 +15,7 @@ const slots = threeWayDesign().versions.flatMap(({ content }) =>
 );
 const IN = { box: 'box-1', colony: 'colony-1' };
 const slot = (at: number) => slots[at] as string;
-const second = told('stocked', day(0), {
-  box: 'box-1',
-  colony: 'colony-2',
-  bays: bays.slice(1, 2),
-  frames: { sealedBrood: 1, stores: 1, drawn: 1 },
-  shakes: 1,
-  openBrood: false,
-});
+const second = stockedIn('colony-2', 1, day(0));
 const base = [...begun(CELL), second];
 const looked = (
   frame: string,
@@ -149,14 +142,7 @@ describe('a colony that moves', () => {
       design: known.designs.keys().next().value as string,
       version: 1,
     }),
-    told('stocked', day(0), {
-      box: 'box-2',
-      colony: 'colony-9',
-      bays: bays.slice(0, 1),
-      frames: { sealedBrood: 1, stores: 1, drawn: 1 },
-      shakes: 1,
-      openBrood: false,
-    }),
+    stockedIn('colony-9', 0, day(0), { box: 'box-2' }),
   ];
   const goes = (toBox: string, at: number, on = day(5)) =>
     told('colonyMoved', on, { ...IN, toBox, bays: bays.slice(at, at + 1) });
@@ -204,14 +190,7 @@ describe('a colony that moves', () => {
   it('within its own box too, and its old place holds other frames from then on', () => {
     const story = [...base, looked('f', 0), goes('box-1', 2)];
     expect(fold(known, story).frames.get('f')?.at).toEqual(place(6));
-    const again = told('stocked', day(6), {
-      box: 'box-1',
-      colony: 'colony-4',
-      bays: bays.slice(0, 1),
-      frames: { sealedBrood: 1, stores: 1, drawn: 1 },
-      shakes: 1,
-      openBrood: false,
-    });
+    const again = stockedIn('colony-4', 0, day(6));
     const state = fold(
       known,
       [...story, again, looked('n', 0, day(7))].map((event) =>

@@ -8,7 +8,7 @@ import { plusDays } from '../calendar/days.ts';
 import { compartmentsOf, designOf, livingIn } from './compartments.ts';
 import { fold } from './fold.ts';
 import { slotsOf } from './slots.ts';
-import { bays, begun, known, threeWayDesign, told } from './story.test.kit.ts';
+import { bays, begun, known, stockedIn, threeWayDesign, told } from './story.test.kit.ts';
 import { changeWarnings } from './warn/passages.ts';
 
 const CELL = '2026-05-10';
@@ -18,15 +18,7 @@ const [body] = content ? bodiesOf(content) : [];
 if (!body) throw new Error('No body.');
 const [left, right] = body.boards.map(({ id }) => id) as [string, string];
 const framesIn = (bay: number) => body.bays[bay]?.frames.map(({ id }) => id) ?? [];
-const stocked = (colony: string, at: number) =>
-  told('stocked', day(0), {
-    box: 'box-1',
-    colony,
-    bays: bays.slice(at, at + 1),
-    frames: { sealedBrood: 1, stores: 1, drawn: 1 },
-    shakes: 1,
-    openBrood: false,
-  });
+const stocked = (colony: string, at: number) => stockedIn(colony, at, day(0));
 const byHand = (board: string, at_mm: number, framesLeft: number, on = day(2), name = 'x') =>
   told('boardPlaced', on, {
     box: 'box-1',

@@ -4,21 +4,13 @@ import { bayIdsOf, bodiesOf } from '../box/stack.ts';
 import { standardDesign } from '../box/standardDesign.ts';
 import { compartmentsOf } from './compartments.ts';
 import { fold } from './fold.ts';
-import { bays, begun, known, threeWayDesign, told, workOf } from './story.test.kit.ts';
+import { bays, begun, known, stockedIn, threeWayDesign, told, workOf } from './story.test.kit.ts';
 import { changeWarnings } from './warn/passages.ts';
 
 const body = threeWayDesign().versions.flatMap(({ content }) => bodiesOf(content))[0];
 if (!body) throw new Error('No body.');
 const [left, right] = body.boards.map(({ id }) => id) as [string, string];
-const stocked = (on: string, colony: string, at: number) =>
-  told('stocked', on, {
-    box: 'box-1',
-    colony,
-    bays: bays.slice(at, at + 1),
-    frames: { sealedBrood: 1, stores: 1, drawn: 1 },
-    shakes: 1,
-    openBrood: false,
-  });
+const stocked = (on: string, colony: string, at: number) => stockedIn(colony, at, on);
 const pulled = (on: string, board: string, stands = false) =>
   told('dividerSet', on, { box: 'box-1', board, stands });
 const turned = (on: string, entrance: string, state: 'open' | 'vent') =>
@@ -108,14 +100,7 @@ describe('a board moved to another place of the design', () => {
   const [, second = '', third = ''] = bodiesOf(halves).flatMap(({ boards }) => boards.map(({ id }) => id));
   const grooves = bodiesOf(halves).flatMap((each) => each.grooves.map(({ id }) => id));
   const in2 = (own: readonly string[], colony: string, day: string) =>
-    told('stocked', day, {
-      box: 'box-1',
-      colony,
-      bays: [...own],
-      frames: { sealedBrood: 1, stores: 1, drawn: 0 },
-      shakes: 1,
-      openBrood: false,
-    });
+    stockedIn(colony, 0, day, { bays: [...own] });
   const built = told('boxBuilt', '2026-05-01', { box: 'box-1', label: 'B1', design: design.id, version: 1 });
 
   it('past frames of its neighbour leaves each colony where most of its frames are', () => {

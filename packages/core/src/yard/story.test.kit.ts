@@ -80,6 +80,22 @@ export function begun(cellOn: Day, box = 'box-1'): LogEvent[] {
     told('cellGiven', cellOn, { ...OF, round: 'round-1' }),
   ];
 }
+/** Bees in the compartment at a place from x = 0, stocked as handbook 5 has it. */
+export const stockedIn = (
+  colony: string,
+  at: number,
+  on: Day,
+  more: Partial<EntryOf<'stocked'>['payload']> = {},
+): LogEvent =>
+  told('stocked', on, {
+    box: 'box-1',
+    colony,
+    bays: bays.slice(at, at + 1),
+    frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+    shakes: 1,
+    openBrood: false,
+    ...more,
+  });
 export const OF = { box: 'box-1', colony: 'colony-1', attempt: 'attempt-1' };
 
 export function weatherOf(from: Day, flying_h: readonly number[]): WeatherDay[] {

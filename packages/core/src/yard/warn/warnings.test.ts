@@ -4,7 +4,7 @@ import { bodiesOf } from '../../box/stack.ts';
 import { plusDays } from '../../calendar/days.ts';
 import { defaultConstants } from '../../constants/registry.ts';
 import { fold } from '../fold.ts';
-import { bays, begun, known, threeWayDesign, told, weatherOf } from '../story.test.kit.ts';
+import { bays, begun, known, stockedIn, threeWayDesign, told, weatherOf } from '../story.test.kit.ts';
 import { kinOf, staysAfterCombining } from './joining.ts';
 import type { Situation } from './situation.ts';
 import { type Act, warningsOf } from './warnings.ts';
@@ -49,16 +49,7 @@ const stocked = (
   at: number,
   more: Partial<EntryOf<'stocked'>['payload']> = {},
   on = day(0),
-) =>
-  told('stocked', on, {
-    box: 'box-1',
-    colony,
-    bays: bays.slice(at, at + 1),
-    frames: { sealedBrood: 1, stores: 1, drawn: 1 },
-    shakes: 1,
-    openBrood: false,
-    ...more,
-  });
+) => stockedIn(colony, at, on, more);
 const eggs = told('eggsSeen', day(16), { ...IN, attempt: 'attempt-1' });
 const queen = (of: typeof IN, id: string, mother: string) =>
   told('queenRecorded', day(17), { ...of, queen: id, mother: { name: mother } });
