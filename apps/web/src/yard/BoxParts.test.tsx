@@ -3,7 +3,7 @@ import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { LogEvent } from '@yellow-cell/contract';
 import { afterEach, describe, expect, it } from 'vitest';
 import { BoxParts } from './BoxParts.tsx';
-import { BOX, bays, built, id, type Server, serverWith, show, told } from './onScreen.test.kit.tsx';
+import { BOX, bays, boards, built, id, type Server, serverWith, show, told } from './onScreen.test.kit.tsx';
 
 const bees = (colony: string, at: number) =>
   told('stocked', '2026-05-01', {
@@ -16,7 +16,7 @@ const bees = (colony: string, at: number) =>
     queen: 'laying',
   });
 
-async function open(events: readonly LogEvent[]): Promise<Server> {
+async function open(events: readonly LogEvent[], stands = 'Frames: 3 3 3'): Promise<Server> {
   const server = serverWith([...built, ...events]);
   show(server, (view) => {
     const [boxView] = view.boxes;
@@ -27,7 +27,7 @@ async function open(events: readonly LogEvent[]): Promise<Server> {
       </>
     ) : null;
   });
-  await screen.findByText('Frames: 3 3 3');
+  await screen.findByText(stands);
   return server;
 }
 const pull = (at: number) =>
@@ -71,6 +71,26 @@ describe('a box as it stands', () => {
     });
     await screen.findByText('Frames: 3 3 3');
     expect(server.posted.map(({ kind }) => kind)).toEqual(['boardPlaced', 'boardMoved']);
+  });
+
+  it('says why a divider cannot be set where a board stands in its way', async () => {
+    const server = await open(
+      [
+        told('dividerSet', '2026-06-01', { box: BOX, board: boards[1] as string, stands: false }),
+        told('boardPlaced', '2026-06-02', {
+          box: BOX,
+          board: boards[0] as string,
+          at_mm: 250,
+          framesLeft: 0,
+          groove: 'by-hand',
+          bay: 'beyond',
+        }),
+      ],
+      'Frames: 6 3',
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Set it' }));
+    await screen.findByText(/Box B1 cannot stand so/);
+    expect(server.posted).toEqual([]);
   });
 
   it('has its entrances turned, and says when that shuts bees in', async () => {

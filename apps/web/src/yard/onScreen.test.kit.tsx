@@ -50,6 +50,7 @@ const design: Design = {
 };
 const [body] = content.layers.flatMap((layer) => (layer.kind === 'body' ? [layer] : []));
 export const bays: readonly string[] = body?.bays.map((bay) => bay.id) ?? [];
+export const boards: readonly string[] = body?.boards.map((board) => board.id) ?? [];
 export const slots: readonly string[] =
   body?.bays.flatMap(({ frames }) => frames.map((slot) => slot.id)) ?? [];
 const known: Known = { designs: new Map([[DESIGN, design]]), yards: new Set([YARD]) };

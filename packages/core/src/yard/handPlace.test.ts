@@ -99,6 +99,11 @@ describe('a board set by hand, where the design has no place', () => {
       told('dividerSet', day(3), { box: 'box-1', board: right, stands: true }),
     ];
     expect(sentence([...base, ...shut])).toContain('cannot stand so');
+    // Nor does it end the warning before it, which asks about the box as it would stand.
+    const { state, box } = end([...base, ...shut.slice(0, 2)]);
+    expect(
+      changeWarnings(state, known.designs, box, { kind: 'divider', board: right, stands: true }),
+    ).toEqual([]);
   });
 
   it('is warned about where it joins bees, also from groove to groove, and keeps apart who can be', () => {

@@ -10,6 +10,7 @@ import type {
   ReachWarning,
   Status,
 } from '@yellow-cell/contract';
+import { designProblems } from '../../box/designProblems.ts';
 import { bayPartedBy } from '../../box/handPlace.ts';
 import { deriveBox, hasExit, reachQuestionOf } from '../../box/model.ts';
 import { reach } from '../../reach/reach.ts';
@@ -71,7 +72,8 @@ export function changeWarnings(
   const after = changed(box, change);
   const state = change.kind === 'place' ? parted(before, designs, box, change.place) : before;
   const [drawn, next] = [designOf(designs, box), designOf(designs, after)];
-  if (!drawn || !next) return [];
+  // What cannot stand at all is refused when it is told.
+  if (!drawn || !next || designProblems(next).length > 0) return [];
   const now = passageWarnings(drawn, occupants(before, drawn, box));
   const given = givenBy(change);
   const fresh = beyond(passageWarnings(next, occupants(state, next, box, given)), now);
