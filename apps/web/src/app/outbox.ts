@@ -45,12 +45,11 @@ export async function deliver(parcel: Parcel): Promise<Delivery> {
   show([...kept.waiting, parcel, ...kept.setAside]);
   awaited.add(parcel.id);
   await flush().finally(() => awaited.delete(parcel.id));
-  const isAnswered = answered.has(parcel.id);
   await tidying;
   const problems = refusals.get(parcel.id);
   refusals.delete(parcel.id);
   if (problems) return { state: 'refused', problems };
-  return { state: isAnswered ? 'stored' : 'kept' };
+  return (await allParcels()).some(({ id }) => id === parcel.id) ? { state: 'kept' } : { state: 'stored' };
 }
 
 /** Sends what waits, in order, one group at a time; stops at the first that nobody answers. */
@@ -115,6 +114,7 @@ const next = async (): Promise<Parcel | undefined> =>
 export async function sendAgain(id: string): Promise<void> {
   await markParcel(id, undefined);
   await flush();
+  await tidying;
 }
 
 export async function letGo(id: string): Promise<void> {
