@@ -52,13 +52,13 @@ const refillFeed: Rule = {
 
 /** Fewer bees than a seam's half eat as little. */
 const LEAST_SEAMS = 0.5;
-/** What a colony takes in a day, in kg: by its bees where they were counted, else as a kilogram of them. */
+/** What a colony takes in a day, in kg: by its bees where they were counted on combs, else as a kilogram of them. */
 export function feedUse(
   { strength }: Pick<Colony, 'strength'>,
   { seam_kg }: Pick<StandingCompartment, 'seam_kg'>,
   { feedUse_kgDay }: Constants,
 ): number {
-  return feedUse_kgDay * (strength ? Math.max(LEAST_SEAMS, strength.seams) * seam_kg : 1);
+  return feedUse_kgDay * (strength && seam_kg > 0 ? Math.max(LEAST_SEAMS, strength.seams) * seam_kg : 1);
 }
 
 const stripsOut: Rule = {

@@ -9,6 +9,7 @@ import { boxViews } from '../boxView.ts';
 import { compartmentsOf } from '../compartments.ts';
 import { fold } from '../fold.ts';
 import { begun, known, OF, threeWayDesign, told, weatherOf, workOf } from '../story.test.kit.ts';
+import { feedUse } from './careRules.ts';
 import type { Weather } from './expectation.ts';
 import { expectationsOf, rules } from './rules.ts';
 import { whileOpen } from './whileOpen.ts';
@@ -55,6 +56,10 @@ describe('rules that raise work', () => {
     expect(raised([fed], 'refillFeed')).toMatchObject({ from: day(11) });
     expect(raised([seams(2), fed], 'refillFeed')).toMatchObject({ from: day(17) });
     expect(raised([seams(8), fed], 'refillFeed')).toMatchObject({ from: day(8) });
+    // None seen, or no comb to count them on: a figure all the same, never a day without end.
+    expect(raised([seams(0), fed], 'refillFeed')).toMatchObject({ from: day(51) });
+    const strength = { on: day(4), seams: 3 };
+    expect(feedUse({ strength }, { seam_kg: 0 }, defaultConstants)).toBe(defaultConstants.feedUse_kgDay);
   });
 
   it('frames taken out to reduce the cavity are not asked back', () => {
