@@ -6,7 +6,7 @@ import { CONTROL_PORT, E2E_PORT } from './address.ts';
 const stage = await setStage({ port: E2E_PORT });
 const control = createServer(async (request, response) => {
   if (request.url === '/stop-database') stage.cluster.stop();
-  if (request.url === '/start-database') stage.cluster.restart();
+  if (request.url === '/start-database') await stage.cluster.restart();
   if (request.url === '/restart-server') await stage.restart();
   response.end('done');
 }).listen(CONTROL_PORT, '127.0.0.1');

@@ -10,12 +10,14 @@ export interface StartOptions {
   empty: boolean;
   reset: boolean;
   yes: boolean;
+  /** Addresses under which a proxy serves it. */
+  origins: readonly string[];
   /** Where readings of scales and probes are asked for. */
   sensors?: string;
 }
 
 const USAGE =
-  'npm start -- [--port N] [--host ADDRESS] [--data DIR] [--empty] [--sensors URL] [--reset [--yes]]';
+  'npm start -- [--port N] [--host ADDRESS] [--data DIR] [--origin URL] [--empty] [--sensors URL] [--reset [--yes]]';
 
 export function startOptions(args: readonly string[]): StartOptions {
   const values = parsed(args);
@@ -34,8 +36,18 @@ export function startOptions(args: readonly string[]): StartOptions {
     empty: values.empty,
     reset: values.reset,
     yes: values.yes,
+    origins: values.origin.map(originOf),
     ...(values.sensors ? { sensors: sensorUrl(values.sensors) } : {}),
   };
+}
+
+/** An address as browsers name it: scheme, host and port. */
+function originOf(text: string): string {
+  if (!/^https?:\/\//.test(text) || !URL.canParse(text))
+    throw new Said(
+      `--origin ${text}: an address starts with http:// or https://, like https://yard.example.`,
+    );
+  return new URL(text).origin;
 }
 
 function sensorUrl(text: string): string {
@@ -53,6 +65,7 @@ function parsed(args: readonly string[]) {
         host: { type: 'string', default: '127.0.0.1' },
         data: { type: 'string' },
         sensors: { type: 'string' },
+        origin: { type: 'string', multiple: true, default: [] },
         empty: { type: 'boolean', default: false },
         reset: { type: 'boolean', default: false },
         yes: { type: 'boolean', default: false },

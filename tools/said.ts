@@ -6,7 +6,25 @@ export async function main(work: () => Promise<void>): Promise<void> {
   try {
     await work();
   } catch (error) {
-    console.error(error instanceof Said ? `\n${error.message}` : error);
+    const sentence = error instanceof Said ? error.message : sentenceOf(error);
+    console.error(sentence ? `\n${sentence}` : error);
     process.exitCode = 1;
   }
+}
+
+const MACHINE: Readonly<Record<string, string>> = {
+  ENOSPC: 'The disk is full',
+  EROFS: 'The folder is read-only',
+  EACCES: 'This user may not write there',
+  EPERM: 'This user may not do that',
+  EMFILE: 'Too many files are open',
+  EDQUOT: 'This user’s share of the disk is used up',
+};
+/** What the machine refuses, in a sentence with the place. */
+function sentenceOf(error: unknown): string | undefined {
+  const { code = '', path } = (error ?? {}) as NodeJS.ErrnoException;
+  return (
+    MACHINE[code] &&
+    `${MACHINE[code]}${path ? `: ${path}` : ''}. Nothing was lost; make room or give another --data.`
+  );
 }

@@ -13,9 +13,14 @@ export interface ServerSettings {
   logLevel?: string;
   today?: string | undefined;
   sensors?: string | undefined;
+  origins?: readonly string[];
+  /** Told as soon as it runs, before it is ready. */
+  onSpawn?: (child: ChildProcess) => void;
 }
 
 const READY_WAIT_MS = 90_000;
+/** A server that does not end in this time has nothing left to lose: what it acknowledged is stored. */
+const STOP_MS = 10_000;
 const POLL_MS = 100;
 
 /** Starts the server as a process of its own and waits until it is migrated, loaded and answers. */
@@ -29,6 +34,8 @@ export async function startServer({
   logLevel = 'warn',
   today,
   sensors,
+  origins = [],
+  onSpawn,
 }: ServerSettings): Promise<ChildProcess> {
   const [program = process.execPath, ...args] = command;
   const child = spawn(program, args, {
@@ -46,8 +53,10 @@ export async function startServer({
       LOG_LEVEL: process.env.LOG_LEVEL ?? logLevel,
       ...(today ? { YC_TODAY: today } : {}),
       ...(sensors ? { YC_SENSORS: sensors } : {}),
+      YC_ORIGINS: origins.join(' '),
     },
   });
+  onSpawn?.(child);
   let ended = false;
   child.once('exit', () => {
     ended = true;
@@ -67,7 +76,9 @@ export async function stopServer(child: ChildProcess | undefined): Promise<void>
   if (!child || child.exitCode !== null || child.signalCode !== null) return;
   const ended = new Promise((resolve) => child.once('exit', resolve));
   child.kill('SIGTERM');
+  const late = setTimeout(() => child.kill('SIGKILL'), STOP_MS);
   await ended;
+  clearTimeout(late);
 }
 
 async function isReady(host: string, port: number): Promise<boolean> {

@@ -1,35 +1,42 @@
 import type { ChildProcess } from 'node:child_process';
-import { rmSync } from 'node:fs';
+import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { buildIfChanged, serverFile, webDir } from './build.ts';
 import { type StartOptions, startOptions } from './options.ts';
-import { type Cluster, startCluster } from './postgres/cluster.ts';
-import { takeLock } from './postgres/lock.ts';
+import { type Cluster, claimDataDir, openCluster } from './postgres/cluster.ts';
+import { noteServer } from './postgres/leftBehind.ts';
 import { main, Said } from './said.ts';
 import { reachable, refuseTakenPort, startServer, stopServer } from './server.ts';
 
-/** From a clone to the served page: database, build, server, in that order; Ctrl-C stops all of them again. */
+/** From a clone to the served page: data, database, build, server, in that order; Ctrl-C stops all of them again. */
 await main(async () => {
   const options = startOptions(process.argv.slice(2));
-  await refuseTakenPort(options.host, options.port);
   const ownUrl = process.env.DATABASE_URL;
   if (options.reset) await reset(options, ownUrl);
-  buildIfChanged();
+  const claim = ownUrl ? undefined : await claimDataDir(options.dataDir);
   let cluster: Cluster | undefined;
   let server: ChildProcess | undefined;
+  let forget = (): void => undefined;
   let stopping = false;
-  const stop = async (code: number) => {
-    if (stopping) return;
+  const stopAll = async () => {
     stopping = true;
     await stopServer(server);
-    cluster?.close();
+    forget();
+    if (cluster) cluster.close();
+    else claim?.release();
+  };
+  const stop = async (code: number) => {
+    if (stopping) return;
+    await stopAll();
     process.exit(code);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop(0));
   try {
-    cluster = ownUrl ? undefined : await startCluster(options.dataDir);
-    const { host, port, empty, sensors } = options;
+    await refuseTakenPort(options.host, options.port);
+    buildIfChanged();
+    cluster = claim && (await openCluster(claim));
+    const { host, port, empty, sensors, origins } = options;
     server = await startServer({
       databaseUrl: ownUrl ?? cluster?.url ?? '',
       host,
@@ -37,15 +44,19 @@ await main(async () => {
       webDir,
       empty,
       sensors,
+      origins,
       command: [process.execPath, serverFile],
+      onSpawn(child) {
+        server = child;
+        if (claim) forget = noteServer(claim.dir, child.pid);
+      },
     });
     server.once('exit', (code) => {
       if (!stopping) console.error('The server stopped by itself; its log says why above.');
       void stop(code ?? 1);
     });
   } catch (error) {
-    await stopServer(server);
-    cluster?.close();
+    await stopAll();
     throw error;
   }
   announce(options);
@@ -73,17 +84,9 @@ async function reset({ dataDir, yes }: StartOptions, ownUrl: string | undefined)
     asking.close();
     if (answer.trim().toLowerCase() !== 'yes') throw new Said('Nothing was thrown away.');
   }
-  const release = takeLockIfThere(dataDir);
+  if (!existsSync(dataDir)) return;
+  const { release } = await claimDataDir(dataDir);
   for (const part of ['data', 'data.init', 'state.json', 'log'])
     rmSync(join(dataDir, part), { recursive: true, force: true });
-  release?.();
-}
-
-function takeLockIfThere(dataDir: string): (() => void) | undefined {
-  try {
-    return takeLock(dataDir);
-  } catch (error) {
-    if (error instanceof Said) throw error;
-    return undefined; // no such folder: nothing to throw away
-  }
+  release();
 }

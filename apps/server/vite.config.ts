@@ -1,7 +1,14 @@
 import { defineConfig } from 'vite';
 
-/** One file for Node, with the workspaces in it and the npm packages beside it. */
+/** For Node, with the workspaces in it and the npm packages beside it. */
 export default defineConfig({
-  build: { ssr: 'src/main.ts', outDir: 'dist', target: 'node20', emptyOutDir: true },
+  build: {
+    ssr: true,
+    // The worker of its pool is a file beside the server.
+    rollupOptions: { input: { main: 'src/main.ts', worker: 'src/work/worker.ts' } },
+    outDir: 'dist',
+    target: 'node20',
+    emptyOutDir: true,
+  },
   ssr: { noExternal: [/^@yellow-cell\//] },
 });

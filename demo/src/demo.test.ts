@@ -1,5 +1,6 @@
 import { Entry, type LogEvent, NewDesign, NewYard } from '@yellow-cell/contract';
-import { compartmentsOf, designProblems, fold, type Known, subjectsOf } from '@yellow-cell/core';
+import { subjectsOf } from '@yellow-cell/contract/subjects';
+import { compartmentsOf, designProblems, fold, type Known } from '@yellow-cell/core';
 import { describe, expect, it } from 'vitest';
 import { createDemo, type Demo } from './index.ts';
 
@@ -16,7 +17,8 @@ function stateOf({ designs, yards, entries }: Demo) {
     yards: new Set(yards.map(({ id }) => id)),
   };
   const events = entries.map(
-    (entry) => ({ ...entry, breeder: '', recordedAt: NOW, subjects: subjectsOf(entry) }) as LogEvent,
+    (entry) =>
+      ({ ...entry, breeder: '', recordedAt: entry.occurredAt, subjects: subjectsOf(entry) }) as LogEvent,
   );
   return { state: fold(known, events), known };
 }

@@ -1,4 +1,5 @@
 import type { FitQuestion, LayoutsQuestion, LogEvent } from '@yellow-cell/contract';
+import { subjectsOf } from '@yellow-cell/contract/subjects';
 import {
   boxPhysics,
   checkDesign,
@@ -9,7 +10,6 @@ import {
   forecastWinter,
   type Known,
   layouts,
-  subjectsOf,
   usualConditions,
   valleyWinter,
 } from '@yellow-cell/core';

@@ -21,3 +21,7 @@ export function databaseUser(): DatabaseUser {
   }
   return { uid: postgresUid, gid: postgresGid };
 }
+
+/** How its programs are run: as that user, from a folder that it can read. */
+export const asUser = ({ uid, gid }: DatabaseUser) =>
+  process.getuid?.() === 0 ? { uid, gid, cwd: '/' } : { cwd: '/' };

@@ -5,14 +5,19 @@ import { Health } from '@yellow-cell/contract';
 import { fastify } from 'fastify';
 import { jsonSchemaTransform, type ZodTypeProvider } from 'fastify-type-provider-zod';
 import { sql } from 'kysely';
-import { fail, handleError } from './http/errors.ts';
+import { guardAccess } from './http/access.ts';
+import { BARE_HEADERS, refuseBroken } from './http/broken.ts';
+import { handleError, NotReady } from './http/errors.ts';
+import { guardOrigin, type Place } from './http/ownPages.ts';
 import { security } from './http/security.ts';
+import { closeHalfSent, SILENT_MS } from './http/slowBodies.ts';
 import { validate } from './http/validation.ts';
 import { serveWeb } from './http/web.ts';
 import { computeRoutes } from './routes/compute.ts';
 import { designFileRoutes } from './routes/designFiles.ts';
 import { designRoutes } from './routes/designs.ts';
 import { eventRoutes } from './routes/events.ts';
+import { paperRoutes } from './routes/paper.ts';
 import { reportRoutes } from './routes/reports.ts';
 import { sensorRoutes } from './routes/sensors.ts';
 import { sessionRoutes } from './routes/session.ts';
@@ -22,6 +27,7 @@ import type { Context } from './services/context.ts';
 import type { SensorFeed } from './services/sensors.ts';
 import type { Database } from './store/database.ts';
 import { migrationLevel } from './store/migrate.ts';
+import { openPool, type Pool } from './work/pool.ts';
 
 export interface AppOptions {
   database: Database;
@@ -30,29 +36,46 @@ export interface AppOptions {
   /** Set once the database is migrated and loaded. */
   ready: { context?: Context };
   feed?: SensorFeed | undefined;
+  place?: Place;
+  pool?: Pool;
 }
 
 const BODY_BYTES = 2 * 1024 * 1024;
+/** No request takes longer to be sent; one that falls silent is closed long before. */
+const WHOLE_REQUEST_MS = 300_000;
 /** Fast enough to compress as it is sent, and still close to the best. */
 const BROTLI_QUALITY = 5;
 
-class NotReady extends Error {}
-
-export async function buildApp({ database, webDir, logLevel = 'silent', ready, feed }: AppOptions) {
+export async function buildApp({
+  database,
+  webDir,
+  logLevel = 'silent',
+  ready,
+  feed,
+  place = { host: '127.0.0.1', origins: [] },
+  pool = openPool(),
+}: AppOptions) {
   const app = fastify({
     logger: { level: logLevel },
     bodyLimit: BODY_BYTES,
     forceCloseConnections: 'idle',
+    requestTimeout: WHOLE_REQUEST_MS,
+    http: { headersTimeout: SILENT_MS, connectionsCheckingInterval: 1_000 },
+    clientErrorHandler: refuseBroken,
+    frameworkErrors: (error, request, reply) => {
+      for (const [name, value] of Object.entries(BARE_HEADERS)) reply.header(name, value);
+      handleError(error, request as never, reply as never);
+    },
   }).withTypeProvider<ZodTypeProvider>();
   app.setValidatorCompiler(validate as never);
   // Answers are typed where they are made; checking them again would only cost time.
   app.setSerializerCompiler(() => JSON.stringify);
-  app.setErrorHandler((error, request, reply) =>
-    error instanceof NotReady
-      ? fail(reply, 'notReady', error.message)
-      : handleError(error as never, request, reply),
-  );
+  app.setErrorHandler((error, request, reply) => handleError(error as never, request, reply));
+  app.addHook('onClose', () => pool.close());
   await app.register(helmet, security);
+  closeHalfSent(app as never);
+  guardOrigin(app as never, place);
+  guardAccess(app as never, () => 'owner');
   await app.register(compress, { threshold: 1_024, brotliOptions: { params: { 1: BROTLI_QUALITY } } });
   await app.register(swagger, {
     openapi: {
@@ -78,7 +101,7 @@ export async function buildApp({ database, webDir, logLevel = 'silent', ready, f
   );
   await app.register(
     async (api) => {
-      await api.register(computeRoutes);
+      await api.register(computeRoutes, { pool });
       await api.register(designFileRoutes);
       for (const routes of [
         sessionRoutes,
@@ -89,6 +112,7 @@ export async function buildApp({ database, webDir, logLevel = 'silent', ready, f
         reportRoutes,
       ])
         await api.register(routes, { context });
+      await api.register(paperRoutes, { context, pool, place });
       await api.register(sensorRoutes, { context, feed });
       api.get('/openapi.json', { schema: { hide: true } }, () => app.swagger());
     },

@@ -13,6 +13,8 @@ const Environment = z.object({
   YC_TODAY: CalendarDate.optional(),
   /** Where readings of scales and probes are asked for (docs/formats.md). */
   YC_SENSORS: z.url({ protocol: /^https?$/ }).optional(),
+  /** Addresses under which a proxy serves the program, apart by blanks. */
+  YC_ORIGINS: z.string().default(''),
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('info'),
 });
 
@@ -24,6 +26,7 @@ export interface Config {
   empty: boolean;
   today?: string;
   sensors?: string;
+  origins: readonly string[];
   logLevel: string;
 }
 
@@ -33,13 +36,15 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     const said = parsed.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`).join('\n');
     throw new Error(`The server's settings are not right.\n${said}`);
   }
-  const { DATABASE_URL, HOST, PORT, YC_WEB, YC_EMPTY, YC_TODAY, YC_SENSORS, LOG_LEVEL } = parsed.data;
+  const { DATABASE_URL, HOST, PORT, YC_WEB, YC_EMPTY, YC_TODAY, YC_SENSORS, YC_ORIGINS, LOG_LEVEL } =
+    parsed.data;
   return Object.freeze({
     databaseUrl: DATABASE_URL,
     host: HOST,
     port: PORT,
     empty: YC_EMPTY === '1',
     logLevel: LOG_LEVEL,
+    origins: YC_ORIGINS.split(/\s+/).filter(Boolean),
     ...(YC_WEB ? { webDir: YC_WEB } : {}),
     ...(YC_TODAY ? { today: YC_TODAY } : {}),
     ...(YC_SENSORS ? { sensors: YC_SENSORS } : {}),

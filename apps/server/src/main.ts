@@ -3,7 +3,9 @@ import { readConfig } from './config.ts';
 import { prepare } from './prepare.ts';
 import { realClock } from './services/clock.ts';
 import { type SensorFeed, watchSensors } from './services/sensors.ts';
-import { openDatabase } from './store/database.ts';
+import { isDatabaseGone, openDatabase } from './store/database.ts';
+
+const RETRY_MS = 1_000;
 
 const config = readConfig(process.env);
 const ready: Parameters<typeof buildApp>[0]['ready'] = {};
@@ -13,7 +15,14 @@ const database = openDatabase(config.databaseUrl, (error) =>
 const feed: SensorFeed | undefined = config.sensors
   ? { url: config.sensors, polledAt: null, problem: null }
   : undefined;
-const app = await buildApp({ database, webDir: config.webDir, logLevel: config.logLevel, ready, feed });
+const app = await buildApp({
+  database,
+  webDir: config.webDir,
+  logLevel: config.logLevel,
+  ready,
+  feed,
+  place: { host: config.host, origins: config.origins },
+});
 let stopWatching = (): void => undefined;
 
 let stopping = false;
@@ -27,9 +36,22 @@ async function stop(exitCode: number): Promise<void> {
 }
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => void stop(0));
 
+/** A database that starts, or recovers from a crash, is waited for. */
+async function onceDatabaseIsThere<T>(work: () => Promise<T>): Promise<T> {
+  for (;;) {
+    try {
+      return await work();
+    } catch (error) {
+      if (!isDatabaseGone(error) || stopping) throw error;
+      app.log.warn({ err: error }, 'waiting for the database');
+      await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
+    }
+  }
+}
+
 try {
   await app.listen({ host: config.host, port: config.port });
-  ready.context = await prepare(database, realClock(config.today), config.empty);
+  ready.context = await onceDatabaseIsThere(() => prepare(database, realClock(config.today), config.empty));
   if (feed) stopWatching = watchSensors(feed, ready.context, () => new Date());
   app.log.info('ready');
 } catch (error) {

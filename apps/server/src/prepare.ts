@@ -3,12 +3,11 @@ import { breederClock, demoAnchor } from './services/clock.ts';
 import { type Context, contextOf } from './services/context.ts';
 import { createDesign } from './services/designs.ts';
 import { logEntries } from './services/logEntries.ts';
-import { rebuild } from './services/rebuild.ts';
+import { FOLD_VERSION, rebuild } from './services/rebuild.ts';
 import { createYard } from './services/yards.ts';
 import { addBreeder, type BreederRow, findBreeder, markLoaded } from './store/breeders.ts';
 import { asBreeder, type Database } from './store/database.ts';
 import { migrate } from './store/migrate.ts';
-import { boxesUntold } from './store/standing.ts';
 
 /** The breeder of a database that was started empty. */
 const HOME_BREEDER = 'a0000000-0000-4000-8000-000000000001';
@@ -20,7 +19,7 @@ export async function prepare(database: Database, real: () => Date, empty: boole
   await migrate(database);
   const context = await contextFor(database, real, empty);
   await context.within(async (store) => {
-    if (await boxesUntold(store)) await rebuild(store, context.breeder);
+    if ((await findBreeder(store))?.fold_version !== FOLD_VERSION) await rebuild(store, context.breeder);
   });
   return context;
 }
@@ -38,6 +37,7 @@ async function contextFor(database: Database, real: () => Date, empty: boolean):
     loaded: false,
     settings: { ...EMPTY_SETTINGS, person: demoPerson },
     settings_version: 1,
+    fold_version: FOLD_VERSION,
   };
   await asBreeder(database, DEMO_BREEDER, (store) => addBreeder(store, fresh));
   return demoContext(database, fresh, real);
@@ -58,6 +58,7 @@ async function homeContext(database: Database, real: () => Date): Promise<Contex
       loaded: true,
       settings: EMPTY_SETTINGS,
       settings_version: 1,
+      fold_version: FOLD_VERSION,
     }),
   );
   return context;

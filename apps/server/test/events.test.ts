@@ -77,11 +77,25 @@ describe('entries', () => {
     expect(answers.flatMap(({ stored }) => stored)).toEqual([note.id]);
   });
 
-  it('that reuse an id for something else are refused', async () => {
+  it('that reuse an id for something else are no repeat, in the log or in one request, in capitals or not', async () => {
     const { box, entries } = storyOfBox(place, '2026-05-10', 'B4');
     await log(entries);
-    const [problem] = await refusal([entry('noted', '2026-05-11', { box }, { id: entries[0]?.id ?? '' })]);
-    expect(problem?.sentence).toContain('already used');
+    const id = entries[0]?.id ?? '';
+    const note = (text: string, as = id) => ({
+      ...entry('noted', '2026-05-11', { box }, { id: as }),
+      note: text,
+    });
+    await expect(log([note('a')])).rejects.toMatchObject({ name: 'Conflict' });
+    await expect(log([note('a')], true)).rejects.toMatchObject({ name: 'Conflict' });
+    const fresh = randomUUID();
+    await expect(log([note('a', fresh), note('b', fresh)])).rejects.toMatchObject({ name: 'Conflict' });
+    expect((await log([note('a', fresh), note('a', fresh)])).stored).toEqual([fresh]);
+    const answer = await server.app.inject({
+      method: 'POST',
+      url: '/api/events',
+      payload: { entries: [note('b', fresh.toUpperCase())] },
+    });
+    expect([answer.statusCode, answer.json().changed]).toEqual([409, [expect.stringContaining('Entry 1')]]);
   });
 
   it('arriving out of order give the same rows', async () => {

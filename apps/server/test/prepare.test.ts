@@ -41,6 +41,7 @@ describe('preparing a database', () => {
       loaded: false,
       settings: { person: 'P', units: 'mm' as const, constants: {} },
       settings_version: 1,
+      fold_version: 1,
     };
     await asBreeder(database, DEMO_BREEDER, (store) => addBreeder(store, row));
     await prepare(database, realClock(TODAY), false);

@@ -9,6 +9,7 @@ import { rebuild } from '../src/services/rebuild.ts';
 import { changeSettings } from '../src/services/settings.ts';
 import { takeReport } from '../src/services/takes.ts';
 import { boxPage } from '../src/store/boxes.ts';
+import { markFolded } from '../src/store/breeders.ts';
 import { loadDesigns } from '../src/store/designs.ts';
 import { eventsAbout, subjectsOfKind } from '../src/store/events.ts';
 import { yardIds } from '../src/store/yards.ts';
@@ -84,13 +85,10 @@ describe('rebuilding the read tables from the log', () => {
     expect(await readRows()).toEqual(live);
   });
 
-  it('also by itself, at the start, where the rows are of a program that kept no boxes whole', async () => {
+  it('also by itself, at the start, where the rows are of another fold', async () => {
     const live = await readRows();
     await server.context.within(async (store) => {
-      await store
-        .updateTable('box_state')
-        .set({ told: null as never, shown: null as never })
-        .execute();
+      await markFolded(store, 0);
       await store.deleteFrom('due_state').execute();
       await store.deleteFrom('queen_state').execute();
     });

@@ -81,7 +81,7 @@ describe('combining across boxes', () => {
       }),
     );
     const { boxes } = await server.context.within((store) =>
-      storyOf(store, { boxes: new Set([from.box]), rounds: new Set(), yards: new Set() }),
+      storyOf(store, { boxes: new Set([from.box]), rounds: new Set(), yards: new Set(), seasons: new Set() }),
     );
     expect(new Set(boxes)).toEqual(new Set([from.box, into.box]));
   });

@@ -1,4 +1,5 @@
 import type { Problem } from '@yellow-cell/contract';
+import { crossProblems } from './crossChecks.ts';
 import { problemsOf } from './problems.ts';
 import { isSubject, subjects } from './subjects.ts';
 
@@ -14,12 +15,9 @@ export function compute(subject: string, asked: unknown): Computed {
   }
   const door = subjects[subject];
   const parsed = door.question.safeParse(asked);
-  if (!parsed.success) {
-    return failed(withFurther(problemsOf(parsed.error, asked), () => door.problems(asked as never)));
-  }
-  const problems = door.problems(parsed.data as never);
-  if (problems.length > 0) return failed(problems);
-  return { ok: true, answer: door.compute(parsed.data as never) };
+  const found = parsed.success ? [] : problemsOf(parsed.error, asked);
+  const problems = [...found, ...crossProblems(door.checks, parsed.data ?? asked, found)];
+  return problems.length > 0 ? failed(problems) : { ok: true, answer: door.compute(parsed.data as never) };
 }
 
 /** The same for a question still in its text. */
@@ -32,20 +30,6 @@ export async function computeText(subject: string, text: string): Promise<Comput
   }
   const result = compute(subject, asked);
   return result.ok ? { ok: true, answer: await result.answer } : result;
-}
-
-/**
- * Cross-checks are asked even of a question with bad fields, so that all is said at once. What they say of a
- * field already named, or cannot say for want of its shape, is left out.
- */
-function withFurther(found: Problem[], crossChecks: () => Problem[]): Problem[] {
-  try {
-    const named = found.map(({ path }) => path);
-    const isNamed = (path: string) => named.some((each) => path === each || path.startsWith(`${each}.`));
-    return [...found, ...crossChecks().filter(({ path }) => !isNamed(path))];
-  } catch {
-    return found;
-  }
 }
 
 const failed = (problems: Problem[]): Computed => ({ ok: false, problems });

@@ -89,7 +89,7 @@ async function pdfOf(question: ExportQuestion): Promise<Uint8Array> {
 }
 
 /** What cannot be built cannot be exported; meshes only of what is printed. */
-export function exportProblems(question: ExportQuestion): Problem[] {
+export function exportProblems(question: Pick<ExportQuestion, 'design' | 'format' | 'workshop'>): Problem[] {
   const { design, format } = question;
   const problems = partsProblems({ design });
   if (problems.length > 0 || (format !== 'stl' && format !== '3mf')) return problems;

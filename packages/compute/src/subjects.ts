@@ -31,95 +31,178 @@ import {
   air,
   airProblems,
   cells,
-  cellsProblems,
+  cellsOutOfReach,
+  cellsRecordProblems,
   check,
   checkProblems,
   constantProblem,
+  doorProblems,
   fit,
-  fitProblems,
+  fitCountProblems,
+  fitPlaceProblems,
+  fitPlacesMissing,
+  fitWidthProblems,
   gap,
   layouts,
-  layoutsProblems,
   moisture,
   nest,
   nestProblems,
+  occupantProblems,
   parts,
   partsProblems,
+  passageProblems,
+  RANGES,
+  rangeProblems,
   reach,
-  reachProblems,
+  spaceProblems,
+  tooManyLayouts,
   warmth,
   warmthProblems,
   winter,
 } from '@yellow-cell/core';
 import type { z } from 'zod';
+import type { CrossCheck } from './crossChecks.ts';
 import { exportFile, exportProblems } from './exportFile.ts';
 
 /** Everything that can be asked without the interface: the schema of the question, the function, the schema of the answer. */
 interface SubjectDoor {
   question: z.ZodType;
   answer: z.ZodType;
-  /** Problems beyond those of single fields; safe to ask where the question has the right shape. */
-  problems: (question: never) => Problem[];
+  /** What must hold between fields that each are right. */
+  checks: readonly CrossCheck[];
   compute: (question: never) => unknown;
+  /** True where an answer may take longer than 50 ms: a server gives it to a worker. */
+  heavy?: true;
 }
 
-const noMore = (): Problem[] => [];
+/** A check that is typed by the question and reads these of its fields; with `.length`, only how many there are. */
+const reading = <Q extends object, F extends keyof Q & string>(
+  reads: readonly (F | `${F}.length`)[],
+  problems: (question: Pick<Q, F>) => Problem[],
+): CrossCheck => ({ reads, problems });
+
 /** Figures of the registry that a question changes must be known and in their range. */
-const constantsProblems = ({
-  constants = {},
-}: {
-  constants?: Record<string, number> | undefined;
-}): Problem[] =>
-  Object.entries(constants).flatMap(([name, value]) => {
-    const sentence = constantProblem(name, value);
-    return sentence ? [{ path: `constants.${name}`, value, sentence }] : [];
-  });
+const constantsKnown: CrossCheck = {
+  reads: ['constants'],
+  problems: ({ constants = {} }: { constants?: Readonly<Record<string, number>> }) =>
+    Object.entries(constants).flatMap(([name, value]) => {
+      const sentence = constantProblem(name, value);
+      return sentence ? [{ path: `constants.${name}`, value, sentence }] : [];
+    }),
+};
 
 export const subjects = {
-  gap: { question: GapQuestion, answer: GapAnswer, problems: noMore, compute: gap },
-  fit: { question: FitQuestion, answer: FitAnswer, problems: fitProblems, compute: fit },
+  gap: { question: GapQuestion, answer: GapAnswer, checks: [], compute: gap },
+  fit: {
+    question: FitQuestion,
+    answer: FitAnswer,
+    checks: [
+      { reads: ['frames.length', 'dividers.length'], problems: fitCountProblems },
+      reading(['dividers'], fitPlacesMissing),
+      reading(['insideWidth_mm', 'dividers'], fitPlaceProblems),
+      reading(['insideWidth_mm', 'pitch_mm', 'frames', 'dividers', 'hung', 'barWidth_mm'], fitWidthProblems),
+    ],
+    compute: fit,
+  },
   layouts: {
     question: LayoutsQuestion,
     answer: LayoutsAnswer,
-    problems: layoutsProblems,
+    checks: [
+      ...RANGES.map((field) =>
+        reading([field], (question: Pick<LayoutsQuestion, typeof field>) => rangeProblems(field, question)),
+      ),
+      reading(
+        [
+          'insideWidth_mm',
+          'pitch_mm',
+          'thicknesses_mm',
+          'compartments',
+          'framesEach',
+          'slack_mm',
+          'hung',
+          'barWidth_mm',
+        ],
+        tooManyLayouts,
+      ),
+    ],
     compute: layouts,
+    heavy: true,
   },
-  reach: { question: ReachQuestion, answer: ReachAnswer, problems: reachProblems, compute: reach },
-  check: { question: CheckQuestion, answer: CheckAnswer, problems: checkProblems, compute: check },
+  reach: {
+    question: ReachQuestion,
+    answer: ReachAnswer,
+    checks: [
+      reading(['spaces'], spaceProblems),
+      reading(['spaces', 'passages'], passageProblems),
+      reading(['spaces', 'occupants'], occupantProblems),
+      reading(['spaces', 'entrances'], doorProblems),
+    ],
+    compute: reach,
+  },
+  check: {
+    question: CheckQuestion,
+    answer: CheckAnswer,
+    checks: [reading(['design'], checkProblems)],
+    compute: check,
+    heavy: true,
+  },
   air: {
     question: AirQuestion,
     answer: AirAnswer,
-    problems: (asked: AirQuestion) => [...airProblems(asked), ...constantsProblems(asked)],
+    checks: [reading(['ua_WK', 'openings', 'bees_kg', 'heat_Wkg', 'sun_W'], airProblems), constantsKnown],
     compute: (asked: AirQuestion) => air(asked),
   },
   warmth: {
     question: WarmthQuestion,
     answer: WarmthAnswer,
-    problems: (asked: WarmthQuestion) => [...warmthProblems(asked), ...constantsProblems(asked)],
+    checks: [reading(['spaces', 'faces', 'flows'], warmthProblems), constantsKnown],
     compute: warmth,
   },
   winter: {
     question: WinterQuestion,
     answer: WinterAnswer,
-    problems: constantsProblems,
+    checks: [constantsKnown],
     compute: (asked: WinterQuestion) => winter(asked),
   },
   moisture: {
     question: MoistureQuestion,
     answer: MoistureAnswer,
-    problems: constantsProblems,
+    checks: [constantsKnown],
     compute: (asked: MoistureQuestion) => moisture(asked),
   },
   parts: {
     question: PartsQuestion,
     answer: PartsAnswer,
-    problems: partsProblems,
+    checks: [reading(['design'], partsProblems)],
     compute: (asked: PartsQuestion) => parts(asked),
+    heavy: true,
   },
-  nest: { question: NestQuestion, answer: NestAnswer, problems: nestProblems, compute: nest },
-  export: { question: ExportQuestion, answer: ExportAnswer, problems: exportProblems, compute: exportFile },
-  cells: { question: CellsQuestion, answer: CellsAnswer, problems: cellsProblems, compute: cells },
+  nest: {
+    question: NestQuestion,
+    answer: NestAnswer,
+    checks: [reading(['sheet', 'parts', 'offcuts'], nestProblems)],
+    compute: nest,
+    heavy: true,
+  },
+  export: {
+    question: ExportQuestion,
+    answer: ExportAnswer,
+    checks: [reading(['design', 'format', 'workshop'], exportProblems)],
+    compute: exportFile,
+    heavy: true,
+  },
+  cells: {
+    question: CellsQuestion,
+    answer: CellsAnswer,
+    checks: [
+      reading(['rate', 'takes', 'tried', 'prior'], cellsRecordProblems),
+      reading(['queens', 'confidence', 'rate', 'takes', 'tried', 'prior'], cellsOutOfReach),
+    ],
+    compute: cells,
+  },
 } as const satisfies Record<string, SubjectDoor>;
 
 export type SubjectName = keyof typeof subjects;
 export const isSubject = (name: string): name is SubjectName => Object.hasOwn(subjects, name);
+/** True where a server had better let another thread answer. */
+export const isHeavy = (name: string): boolean => isSubject(name) && 'heavy' in subjects[name];

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DesignContent } from './design.ts';
 import { Material } from './layer.ts';
+import { text } from './primitives.ts';
 
 /** From a design to parts, sheets and files. Lengths in mm; a part's x runs along its length, y along its width. */
 
@@ -91,7 +92,7 @@ export type PartsAnswer = z.infer<typeof PartsAnswer>;
 const side = (what: string) =>
   z.number().gt(0, `${what} must be above 0 mm.`).max(20_000, `${what} must be at most 20,000 mm.`);
 export const NestPart = z.strictObject({
-  name: z.string().max(200),
+  name: text(200),
   width_mm: side("A part's width"),
   height_mm: side("A part's height"),
   count: z
@@ -104,13 +105,21 @@ export const NestPart = z.strictObject({
 });
 export type NestPart = z.infer<typeof NestPart>;
 const Stock = z.strictObject({ width_mm: side("A sheet's width"), height_mm: side("A sheet's height") });
+/** What is laid out within a few seconds. */
+const MOST_PIECES = 5_000;
 export const NestQuestion = z.strictObject({
   sheet: Stock,
   kerf_mm: z.number().min(0, 'The kerf cannot be below 0 mm.').max(50, 'No saw cuts wider than 50 mm.'),
-  parts: z.array(NestPart).max(500, 'At most 500 kinds of parts can be asked about.'),
+  parts: z
+    .array(NestPart)
+    .max(500, 'At most 500 kinds of parts can be asked about.')
+    .refine(
+      (parts) => parts.reduce((sum, { count }) => sum + count, 0) <= MOST_PIECES,
+      `At most ${MOST_PIECES} pieces are laid out at once; ask for fewer boxes.`,
+    ),
   /** Pieces at hand, each of which is used at most once, before any sheet is bought. */
   offcuts: z
-    .array(Stock.extend({ name: z.string().max(200) }))
+    .array(Stock.extend({ name: text(200) }))
     .max(100, 'At most 100 offcuts can be asked about.')
     .optional(),
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { spaceName } from './primitives.ts';
 
 /** Questions to the computation and their answers. Field names carry their unit; unknown fields are refused. */
 
@@ -139,11 +140,6 @@ export const Layout = z.strictObject({
 export type Layout = z.infer<typeof Layout>;
 export const LayoutsAnswer = z.strictObject({ layouts: z.array(Layout) });
 export type LayoutsAnswer = z.infer<typeof LayoutsAnswer>;
-
-const spaceName = z
-  .string()
-  .min(1, 'A space needs a name.')
-  .max(80, "A space's name has at most 80 characters.");
 
 export const Occupant = z.enum(['queen', 'virgin', 'ripeCell', 'grafts', 'drones']);
 export type Occupant = z.infer<typeof Occupant>;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Body, Sheet } from './layer.ts';
-import { claimedR, Id, Instant, name, positive, text, zeroOrMore } from './primitives.ts';
+import { claimedR, Id, Instant, name, positive, text, wholeNumber, zeroOrMore } from './primitives.ts';
 
 /** The schema of design contents that this program writes; older ones are upgraded, newer ones refused. */
 export const DESIGN_SCHEMA_VERSION = 2;
@@ -60,6 +60,13 @@ export const Folding = z.strictObject({
 });
 export type Folding = z.infer<typeof Folding>;
 
+/** What a whole stack holds at most, so that a question about it is answered within seconds. */
+const MOST_BOARDS = 40;
+const MOST_OPENINGS = 60;
+const MOST_FRAMES = 1_500;
+const sumOf = (layers: readonly (Body | Sheet)[], partsOf: (body: Body) => readonly unknown[]): number =>
+  layers.reduce((sum, layer) => sum + (layer.kind === 'body' ? partsOf(layer).length : 0), 0);
+
 /** A check that the breeder lets stand, with the reason; `check` is the check's own key. */
 export const Overrule = z.strictObject({ check: name(200), reason: name(300) });
 export type Overrule = z.infer<typeof Overrule>;
@@ -72,13 +79,25 @@ export const DesignContent = z.strictObject({
   schemaVersion: z.literal(DESIGN_SCHEMA_VERSION),
   family: Family,
   /** How many part ids were ever given in this design, so that none is given twice. */
-  lastPart: z.number().int().min(0),
+  lastPart: wholeNumber(0),
   floor: Floor,
   /** From the floor up; the first is a body. */
   layers: z
     .array(z.discriminatedUnion('kind', [Body, Sheet]))
     .min(1, 'A stack has at least one body.')
-    .max(20, 'At most 20 layers make a stack.'),
+    .max(20, 'At most 20 layers make a stack.')
+    .refine(
+      (layers) => sumOf(layers, ({ boards }) => boards) <= MOST_BOARDS,
+      `At most ${MOST_BOARDS} dividers fit a stack.`,
+    )
+    .refine(
+      (layers) => sumOf(layers, ({ entrances, vents }) => [...entrances, ...vents]) <= MOST_OPENINGS,
+      `At most ${MOST_OPENINGS} entrances and vents fit a stack.`,
+    )
+    .refine(
+      (layers) => sumOf(layers, ({ bays }) => bays.flatMap(({ frames }) => frames)) <= MOST_FRAMES,
+      `At most ${MOST_FRAMES} frames fit a stack.`,
+    ),
   roof: Roof,
   fastenings: z.array(z.enum(['latches', 'strap', 'screws'])).max(3),
   folding: Folding.nullable(),
@@ -90,14 +109,14 @@ export const DesignContent = z.strictObject({
   vaporiser: positive("The vaporiser's width").nullable(),
   overrules: z.array(Overrule).max(200, 'At most 200 checks can be overruled.'),
   /** Limits that this design sets otherwise: name → mm. The names are those of core's own table. */
-  limits: z.record(z.string(), z.number()),
+  limits: z.record(text(40), z.number()),
 });
 export type DesignContent = z.infer<typeof DesignContent>;
 
 /** A saved version never changes. */
 export const DesignVersion = z.strictObject({
   id: Id,
-  number: z.number().int().min(1),
+  number: wholeNumber(1),
   content: DesignContent,
   note: text(500),
   savedAt: Instant,
@@ -123,7 +142,7 @@ export const NewDesign = z.strictObject({ id: Id, name: name(80), version: NewVe
 export type NewDesign = z.infer<typeof NewDesign>;
 /** `basedOn` is the number of the version that the writer saw; a newer one in between is a conflict. */
 export const NextVersion = z.strictObject({
-  basedOn: z.number().int().min(1),
+  basedOn: wholeNumber(1),
   name: name(80),
   version: NewVersion,
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { boxCount, Joint, NestQuestion } from './build.ts';
 import { DesignContent } from './design.ts';
+import { text } from './primitives.ts';
 import { Workshop } from './workshop.ts';
 
 /** A design as a file: which, and of how many boxes. */
@@ -8,7 +9,7 @@ export const ExportFormat = z.enum(['svg', 'dxf', 'csv', 'json', 'pdf', 'stl', '
 export type ExportFormat = z.infer<typeof ExportFormat>;
 export const ExportQuestion = z.strictObject({
   design: DesignContent,
-  name: z.string().max(80).optional(),
+  name: text(80).optional(),
   format: ExportFormat,
   joint: Joint.optional(),
   boxes: boxCount.optional(),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { spaceName, text } from './primitives.ts';
 
 /** Questions to the physics of a box and their answers (air, warmth, winter, moisture). Field names carry their unit. */
 
@@ -19,7 +20,7 @@ const aboveZero = (what: string, most: number, unit: string) =>
     .max(most, `${what} of more than ${most} ${unit} is no hive's.`);
 
 /** Figures of the registry other than their defaults, by name. */
-const constants = z.record(z.string().max(40), z.number()).optional();
+const constants = z.record(text(40), z.number()).optional();
 
 export const AirQuestion = z.strictObject({
   outside_C: temperature('Outside'),
@@ -50,10 +51,6 @@ export const AirAnswer = z.strictObject({
 });
 export type AirAnswer = z.infer<typeof AirAnswer>;
 
-const spaceName = z
-  .string()
-  .min(1, 'A space needs a name.')
-  .max(80, "A space's name has at most 80 characters.");
 const between = z.tuple([spaceName, spaceName]);
 export const FaceKind = z.enum(['wall', 'cover', 'floor', 'inner']);
 export type FaceKind = z.infer<typeof FaceKind>;

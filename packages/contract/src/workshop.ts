@@ -57,11 +57,11 @@ export const Equipment = z.strictObject({
 export type Equipment = z.infer<typeof Equipment>;
 
 export const Workshop = z.strictObject({
-  currency: z.string().max(8),
+  currency: text(8),
   kerf_mm: z.number().min(0, 'The kerf cannot be below 0 mm.').max(50, 'No saw cuts wider than 50 mm.'),
   stock: z.array(StockSheet).max(200, 'At most 200 kinds of sheets are kept.'),
   /** Fittings by their key. */
-  fittings: z.record(z.string().max(40), price),
+  fittings: z.record(text(40), price),
   printer: PrinterBed.nullable(),
   /** For a kilogram of printed plastic. */
   plastic: price.nullable(),

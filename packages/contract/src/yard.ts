@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Design } from './design.ts';
 import { LogEvent } from './event/entry.ts';
-import { CalendarDate, Id, Instant, name, Zone } from './primitives.ts';
+import { CalendarDate, Id, Instant, name, text, wholeNumber, Zone } from './primitives.ts';
 import { DueKind, Status } from './status.ts';
 import { Workshop } from './workshop.ts';
 
@@ -24,7 +24,7 @@ export const Yard = YardFields.extend({
 export type Yard = z.infer<typeof Yard>;
 export const NewYard = YardFields.extend({ id: Id });
 export type NewYard = z.infer<typeof NewYard>;
-export const ChangedYard = YardFields.extend({ version: z.number().int().min(1) });
+export const ChangedYard = YardFields.extend({ version: wholeNumber(1) });
 export type ChangedYard = z.infer<typeof ChangedYard>;
 
 /** One compartment as the read tables keep it: as things stand with all that is recorded. */
@@ -113,12 +113,12 @@ export const SettingFields = z.strictObject({
   person: name(60),
   units: Units,
   /** Constants that the breeder changed, for each yard: name → value. */
-  constants: z.record(Id, z.record(z.string(), z.number())),
+  constants: z.record(Id, z.record(text(40), z.number())),
   /** Until it is first saved, the usual workshop of core holds. */
   workshop: Workshop.optional(),
 });
 export type SettingFields = z.infer<typeof SettingFields>;
-export const Settings = SettingFields.extend({ version: z.number().int() });
+export const Settings = SettingFields.extend({ version: wholeNumber(1) });
 export type Settings = z.infer<typeof Settings>;
 
 export const Session = z.strictObject({

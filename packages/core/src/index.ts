@@ -22,7 +22,16 @@ export {
   withThickness,
 } from './box/editDesign.ts';
 export { sidesOf, withEntranceAdded, withProposedEntrances, withVentAdded } from './box/entrances.ts';
-export { fit, fitProblems, fitVerdict, framesWidth } from './box/fit.ts';
+export {
+  fit,
+  fitCountProblems,
+  fitPlaceProblems,
+  fitPlacesMissing,
+  fitProblems,
+  fitVerdict,
+  fitWidthProblems,
+  framesWidth,
+} from './box/fit.ts';
 export { fitSentence, fitWord } from './box/fitSentence.ts';
 export { gap } from './box/gap.ts';
 export type { Gap } from './box/gaps.ts';
@@ -97,8 +106,15 @@ export { type FamilyCard, families, familyName } from './families/families.ts';
 export { frameFormat, type StandardFormat, standardFormats, standardOf } from './formats/formats.ts';
 export { rebateFor } from './formats/lugs.ts';
 export { type Becoming, become, becomings } from './layout/becomes.ts';
-export { layoutGroups, layouts, layoutsProblems } from './layout/layouts.ts';
-export { cells, cellsProblems } from './mating/cells.ts';
+export {
+  layoutGroups,
+  layouts,
+  layoutsProblems,
+  RANGES,
+  rangeProblems,
+  tooManyLayouts,
+} from './layout/layouts.ts';
+export { cells, cellsOutOfReach, cellsRecordProblems } from './mating/cells.ts';
 export { clearestDifference } from './mating/compareRates.ts';
 export { type TakeRate, takeRate } from './mating/takeRate.ts';
 export { nest, nestProblems, nestRounds } from './nest/nest.ts';
@@ -108,7 +124,14 @@ export type { QuickAct, QuickAnswer } from './quick/answer.ts';
 export type { QuickBox, QuickContext } from './quick/context.ts';
 export { readQuickLine, withChoice } from './quick/quickLine.ts';
 export { type Random, seededRandom } from './random.ts';
-export { reach, reachProblems } from './reach/reach.ts';
+export {
+  doorProblems,
+  occupantProblems,
+  passageProblems,
+  reach,
+  reachProblems,
+  spaceProblems,
+} from './reach/reach.ts';
 export { judgeFeed, reportOf } from './sensors/judge.ts';
 export { dailyWeights, type ScaleUse, scaleUse } from './sensors/scale.ts';
 export { MM_PER_INCH, type ParsedLength, parseLength, showLength, showLengthBare } from './units/length.ts';
@@ -150,7 +173,7 @@ export { expectationsOf, rules } from './yard/due/rules.ts';
 export { firstExpectation, type Urgency, urgencyOn } from './yard/due/urgency.ts';
 export { failBy, flightWindow } from './yard/due/weather.ts';
 export { type WhileOpen, whileOpen } from './yard/due/whileOpen.ts';
-export { futureProblem } from './yard/entryProblem.ts';
+export { clockProblem, futureProblem } from './yard/entryProblem.ts';
 export { type Equalising, equalisings } from './yard/equalise.ts';
 export { chronicle, fold, foldChronicle, foldOn } from './yard/fold.ts';
 export { type FrameAdvice, frameAdvice, inwardSides } from './yard/frameAdvice.ts';
@@ -171,7 +194,6 @@ export {
   statusWords,
   troubleWords,
 } from './yard/statusWords.ts';
-export { subjectsOf } from './yard/subjects.ts';
 export { type StatusEvent, statusAfter, transitions, transitionTable } from './yard/transitions.ts';
 export { type Spot, walkingOrder } from './yard/walk.ts';
 export { kinOf, kinWords, staysAfterCombining } from './yard/warn/joining.ts';

@@ -1,20 +1,29 @@
-import { computeText, subjects } from '@yellow-cell/compute';
+import { isHeavy, subjects } from '@yellow-cell/compute';
 import { ProblemDetails } from '@yellow-cell/contract';
 import type { FastifyPluginAsync, FastifyReply } from 'fastify';
 import { failInvalid } from '../http/errors.ts';
+import { whenGone } from '../http/gone.ts';
+import { JSON_TYPE, takeAsText } from '../http/text.ts';
+import type { Pool } from '../work/pool.ts';
+import { answerTo } from '../work/worker.ts';
+
+/** A larger question of any subject is answered by another thread: it alone takes its time to read. */
+const MOST_HERE = 16_384;
 
 /**
  * Every subject of the computation; one route each, so that the published description shows its schemas.
  * The question goes in as its text: whatever is wrong with it, not being JSON among it, comes back as the
  * same problems that the shell command gives.
  */
-export const computeRoutes: FastifyPluginAsync = async (app) => {
-  app.removeAllContentTypeParsers();
-  app.addContentTypeParser('*', { parseAs: 'string' }, (_, text, done) => done(null, text));
-  app.setValidatorCompiler(() => (sent: unknown) => ({ value: sent }));
-  const answer = async (reply: FastifyReply, subject: string, asked: unknown) => {
-    const result = await computeText(subject, typeof asked === 'string' ? asked : '');
-    return result.ok ? reply.send(result.answer) : failInvalid(reply, result.problems);
+export const computeRoutes: FastifyPluginAsync<{ pool: Pool }> = async (app, { pool }) => {
+  takeAsText(app);
+  const answer = async (reply: FastifyReply, subject: string, body: unknown) => {
+    const question = typeof body === 'string' ? body : '';
+    const elsewhere = isHeavy(subject) || question.length > MOST_HERE;
+    const result = elsewhere
+      ? await pool.compute(subject, question, whenGone(reply))
+      : await answerTo(subject, question);
+    return result.ok ? reply.type(JSON_TYPE).send(result.text) : failInvalid(reply, result.problems);
   };
   for (const [subject, { question, answer: answerSchema }] of Object.entries(subjects)) {
     const schema = {

@@ -2,12 +2,11 @@ import { designFileSchema, readDesignFile } from '@yellow-cell/compute';
 import { DesignFile, ProblemDetails } from '@yellow-cell/contract';
 import type { FastifyPluginAsync } from 'fastify';
 import { failInvalid } from '../http/errors.ts';
+import { takeAsText } from '../http/text.ts';
 
 /** Reading a design file: nothing is stored; it comes back in today's schema, or every problem does. */
 export const designFileRoutes: FastifyPluginAsync = async (app) => {
-  app.removeAllContentTypeParsers();
-  app.addContentTypeParser('*', { parseAs: 'string' }, (_, text, done) => done(null, text));
-  app.setValidatorCompiler(() => (sent: unknown) => ({ value: sent }));
+  takeAsText(app);
   const schema = {
     tags: ['designs'],
     summary: 'Read a design file',

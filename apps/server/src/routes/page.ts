@@ -1,11 +1,10 @@
+import { text } from '@yellow-cell/contract';
 import { z } from 'zod';
+
+const KEY = /^[^~]*~[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 /** A page by key: `after` is the `next` of the page before. */
 export const page = {
-  after: z
-    .string()
-    .max(200)
-    .regex(/^[^~]*~[0-9a-fA-F-]{36}$/, 'A page key is the `next` of the page before.')
-    .optional(),
+  after: text(200).regex(KEY, 'A page key is the `next` of the page before.').optional(),
   limit: z.coerce.number().int().min(1).max(200).default(50),
 };

@@ -1,4 +1,4 @@
-import { CalendarDate, Id, TakeReport, TakesBy, YearRibbon } from '@yellow-cell/contract';
+import { CalendarDate, Id, TakeReport, TakesBy, Year, YearRibbon } from '@yellow-cell/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { NotFound } from '../services/conflict.ts';
@@ -30,7 +30,7 @@ export const reportRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { c
       schema: {
         tags: ['ribbon'],
         summary: 'What the ribbon shows of a year at a yard',
-        params: z.object({ year: z.string().regex(/^\d{4}$/, 'A year has four digits.') }),
+        params: z.object({ year: Year }),
         querystring: z.object({ yard: Id }),
         response: { 200: YearRibbon },
       },

@@ -1,4 +1,4 @@
-import { DailyWeight, SensorReport } from '@yellow-cell/contract';
+import { DailyWeight, SensorReport, text } from '@yellow-cell/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { type SensorFeed, scaleOf, sensorReport } from '../services/sensors.ts';
@@ -26,7 +26,7 @@ export const sensorRoutes: FastifyPluginAsyncZod<SensorOptions> = async (app, { 
       schema: {
         tags: ['sensors'],
         summary: 'What a box weighed day by day over the last year, by readings that can be trusted',
-        querystring: z.object({ box: z.string().max(40) }),
+        querystring: z.object({ box: text(40) }),
         response: { 200: z.array(DailyWeight) },
       },
     },

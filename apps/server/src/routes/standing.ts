@@ -6,10 +6,12 @@ import {
   LogEvent,
   QueenStory,
   Standing,
+  text,
   Unsettled,
 } from '@yellow-cell/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { JSON_TYPE } from '../http/text.ts';
 import {
   boxStanding,
   queenStory,
@@ -18,16 +20,13 @@ import {
   yardDue,
   yardStanding,
 } from '../services/standing.ts';
-import { yardPaper } from '../services/yardPaper.ts';
-import { seasonEvents } from '../store/events.ts';
+import { seasonLog } from '../services/yardLog.ts';
 import { search } from '../store/search.ts';
 import type { RouteOptions } from './options.ts';
 import { page } from './page.ts';
 
 const tags = ['yards'];
 const params = z.object({ id: Id });
-/** The text is JSON already, as it was stored. */
-const JSON_TYPE = 'application/json; charset=utf-8';
 
 export const standingRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { context }) => {
   app.get(
@@ -81,29 +80,6 @@ export const standingRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, {
       reply.type(JSON_TYPE).send((await boxStanding(context(), id)) as never),
   );
   app.get(
-    '/yards/:id/paper.pdf',
-    {
-      schema: {
-        tags,
-        summary: 'Box cards, the list of the day, or the plan, as PDF',
-        params,
-        querystring: z.object({
-          what: z.enum(['cards', 'day', 'plan']),
-          paper: z.enum(['A4', 'Letter']).default('A4'),
-          box: Id.optional(),
-        }),
-      },
-    },
-    async ({ params: { id }, query, protocol, headers }, reply) => {
-      const address = `${protocol}://${headers.host ?? 'localhost'}`;
-      const bytes = await yardPaper(context(), id, { ...query, address });
-      return reply
-        .type('application/pdf')
-        .header('content-disposition', `inline; filename="${query.what}.pdf"`)
-        .send(Buffer.from(bytes));
-    },
-  );
-  app.get(
     '/yards/:id/season',
     {
       schema: {
@@ -113,7 +89,7 @@ export const standingRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, {
         response: { 200: z.array(LogEvent) },
       },
     },
-    ({ params: { id } }) => context().reading((store) => seasonEvents(store, id)),
+    ({ params: { id } }) => seasonLog(context(), id),
   );
   app.get(
     '/to-settle',
@@ -145,7 +121,7 @@ export const standingRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, {
         tags: ['search'],
         summary: 'Boxes, stands, queens, rounds and notes',
         querystring: z.object({
-          find: z.string().trim().min(1).max(80),
+          find: text(80).trim().min(1, 'Something to look for is needed.'),
           limit: z.coerce.number().int().min(1).max(50).default(8),
         }),
         response: { 200: z.array(Found) },

@@ -1,4 +1,4 @@
-import { BoxPage, ChangedYard, Id, NewYard, Yard, YardLog } from '@yellow-cell/contract';
+import { BoxPage, ChangedYard, Id, NewYard, text, Yard, YardLog } from '@yellow-cell/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { boxLog, yardLog } from '../services/yardLog.ts';
@@ -78,7 +78,7 @@ export const yardRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { con
       schema: {
         tags,
         summary: 'Boxes by label, or all of them',
-        querystring: z.object({ ...page, find: z.string().max(40).optional() }),
+        querystring: z.object({ ...page, find: text(40).optional() }),
         response: { 200: BoxPage },
       },
     },

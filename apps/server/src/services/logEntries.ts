@@ -1,10 +1,12 @@
-import type { Entry, LogEvent, PostedEntries, Problem, Subject } from '@yellow-cell/contract';
-import { futureProblem, ProblemsError, subjectsOf } from '@yellow-cell/core';
+import type { Entry, EventKind, LogEvent, PostedEntries, Problem, Subject } from '@yellow-cell/contract';
+import { subjectsOf } from '@yellow-cell/contract/subjects';
+import { futureProblem, ProblemsError } from '@yellow-cell/core';
 import type { Store } from '../store/database.ts';
 import { appendEvents, findEvents, lockLog, saysTheSame } from '../store/events.ts';
+import { Conflict } from './conflict.ts';
 import type { Context } from './context.ts';
 import { goOn, refresh } from './refresh.ts';
-import type { Touched } from './story.ts';
+import { SEASON_KINDS, type Touched } from './story.ts';
 
 /**
  * Appends entries and brings the read tables up to them, all or nothing. A live entry that cannot be is
@@ -41,11 +43,20 @@ export async function logEntries(
   });
 }
 
+/** One id is one entry: a second that says something else is no repeat, in the log or in the same request. */
 function refuseReused(entries: readonly Entry[], stored: ReadonlyMap<string, LogEvent>): void {
-  refuseWhere(entries, (entry) => {
-    const before = stored.get(entry.id);
-    return before && !saysTheSame(entry, before) ? 'This id was already used for another entry.' : undefined;
+  const first = new Map<string, Entry>(stored);
+  const reused = entries.flatMap((entry, index) => {
+    const before = first.get(entry.id);
+    if (!before) first.set(entry.id, entry);
+    return before && !saysTheSame(entry, before) ? [{ index, before }] : [];
   });
+  if (reused.length === 0) return;
+  throw new Conflict(
+    'This id was already used for another entry.',
+    reused.map(({ index, before }) => `Entry ${index + 1} bears the id of one of ${before.occurredAt}.`),
+    reused.map(({ before }) => before),
+  );
 }
 
 function refuseFuture(entries: readonly Entry[], fresh: readonly Entry[], now: string): void {
@@ -111,6 +122,20 @@ async function refreshFor(
   return toSettle.map(({ event, sentence }) => ({ id: event.id, sentence }));
 }
 
+/** All that these events correct, and what that corrected in its turn: an undo of an undo touches what was undone first. */
+async function correctedBy(store: Store, events: readonly LogEvent[]): Promise<LogEvent[]> {
+  const found: LogEvent[] = [];
+  for (let last = events; last.length > 0; ) {
+    const ids = last.flatMap(({ corrects }) => corrects ?? []);
+    last = await findEvents(
+      store,
+      ids.filter((id) => !found.some((event) => event.id === id)),
+    );
+    found.push(...last);
+  }
+  return found;
+}
+
 async function touchedBy(store: Store, events: readonly LogEvent[]): Promise<Touched> {
   const ids = (kind: Subject['kind']) =>
     new Set(
@@ -118,12 +143,17 @@ async function touchedBy(store: Store, events: readonly LogEvent[]): Promise<Tou
         subjects.filter((subject) => subject.kind === kind).map(({ id }) => id),
       ),
     );
-  const corrected = await findEvents(
-    store,
-    events.flatMap(({ corrects }) => corrects ?? []),
-  );
-  const yards = [...events, ...corrected].flatMap((event) =>
-    event.kind === 'weatherRecorded' ? [event.payload.yard] : [],
-  );
-  return { boxes: ids('box'), rounds: ids('round'), yards: new Set(yards) };
+  const corrected = await correctedBy(store, events);
+  const yardsOf = (isMeant: (kind: EventKind) => boolean) =>
+    new Set(
+      [...events, ...corrected]
+        .filter(({ kind }) => isMeant(kind))
+        .flatMap(({ subjects }) => subjects.filter(({ kind }) => kind === 'yard').map(({ id }) => id)),
+    );
+  return {
+    boxes: ids('box'),
+    rounds: ids('round'),
+    yards: yardsOf((kind) => kind === 'weatherRecorded'),
+    seasons: yardsOf((kind) => SEASON_KINDS.includes(kind)),
+  };
 }

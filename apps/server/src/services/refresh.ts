@@ -2,11 +2,16 @@ import type { LogEvent } from '@yellow-cell/contract';
 import { chronicle, fold, foldOn, type Known, type YardState } from '@yellow-cell/core';
 import { findBreeder } from '../store/breeders.ts';
 import type { Store } from '../store/database.ts';
-import { replaceBoxRows, replaceRoundRows, replaceWeatherRows } from '../store/readTables.ts';
+import {
+  replaceBoxRows,
+  replaceRoundRows,
+  replaceToSettle,
+  replaceWeatherRows,
+} from '../store/readTables.ts';
 import { boxesOfSubjects, boxIdsIn, type ToldRow, toldBoxes } from '../store/standing.ts';
 import { yardIds } from '../store/yards.ts';
 import { designsOf } from './designCache.ts';
-import { lastOf, roundRows, rowsOf, weatherRows } from './rows.ts';
+import { lastOf, roundRows, rowsOf, toSettleRows, weatherRows } from './rows.ts';
 import { storyOf, type Touched } from './story.ts';
 import { constantsBy, type Surroundings, surroundings } from './surroundings.ts';
 
@@ -33,11 +38,17 @@ export async function refresh(store: Store, breeder: string, touched: Touched): 
       }),
     }),
   );
+  const others = new Set([...touched.rounds, ...touched.yards, ...touched.seasons]);
+  await replaceToSettle(
+    store,
+    [...others],
+    toSettleRows(breeder, state, ({ kind, id }) => kind !== 'box' && others.has(id)),
+  );
   await replaceRoundRows(store, [...touched.rounds], roundRows(breeder, state, touched.rounds));
   await replaceWeatherRows(store, [...touched.yards], weatherRows(breeder, state, touched.yards));
   for (const yard of touched.yards) {
-    const others = (await boxIdsIn(store, yard)).filter((id) => !boxes.includes(id));
-    await reckonAnew(store, breeder, others);
+    const rest = (await boxIdsIn(store, yard)).filter((id) => !boxes.includes(id));
+    await reckonAnew(store, breeder, rest);
   }
   return state;
 }
@@ -133,6 +144,7 @@ function stateOf(rows: readonly ToldRow[], { rounds, weather }: Surroundings): Y
     frames: byId(each.flatMap(({ frames }) => frames)),
     rounds,
     weather,
+    trials: new Map(),
     story: [],
     toSettle: [],
   };
@@ -143,7 +155,8 @@ export async function reckonAnew(store: Store, breeder: string, boxes: readonly 
   for (let at = 0; at < boxes.length; at += BOXES_AT_ONCE)
     await reckonSome(store, breeder, boxes.slice(at, at + BOXES_AT_ONCE));
 }
-const BOXES_AT_ONCE = 200;
+/** So many are reckoned before others get their turn. */
+const BOXES_AT_ONCE = 40;
 
 async function reckonSome(store: Store, breeder: string, wanted: readonly string[]): Promise<void> {
   const found = await toldBoxes(store, wanted);

@@ -1,4 +1,13 @@
-import type { Attempt, BoxStanding, BoxState, Colony, Entry, LogEvent, Queen } from '@yellow-cell/contract';
+import type {
+  Attempt,
+  BoxStanding,
+  BoxState,
+  Colony,
+  Entry,
+  LogEvent,
+  Queen,
+  Subject,
+} from '@yellow-cell/contract';
 import {
   type Constants,
   compartmentsOf,
@@ -86,11 +95,25 @@ export function rowsOf(told: Told): ReadRows {
   }
   for (const queen of state.queens.values())
     if (state.boxes.has(queen.box)) rows.queens.push(queenRow(breeder_id, queen));
-  for (const { event, sentence } of state.toSettle)
-    for (const subject of event.subjects)
-      if (subject.kind === 'box')
-        rows.toSettle.push({ breeder_id, event_id: event.id, box_id: subject.id, sentence });
+  rows.toSettle = toSettleRows(breeder_id, state, (subject) => subject.kind === 'box');
   return rows;
+}
+
+/** What waits for a person: a row for each box that it is about, and where it is about none, for its round or yard. */
+export const toSettleRows = (
+  breeder_id: string,
+  { toSettle }: Pick<YardState, 'toSettle'>,
+  isMeant: (subject: Subject) => boolean,
+): ReadRows['toSettle'] =>
+  toSettle.flatMap(({ event, sentence }) =>
+    homesOf(event)
+      .filter(isMeant)
+      .map(({ id: subject_id }) => ({ breeder_id, event_id: event.id, subject_id, sentence })),
+  );
+
+function homesOf({ subjects }: LogEvent): Subject[] {
+  const boxes = subjects.filter(({ kind }) => kind === 'box');
+  return boxes.length > 0 ? boxes : subjects;
 }
 
 /** All that the fold knows of one box, to go on telling from. */

@@ -1,4 +1,4 @@
-import type { LogEvent, Subject } from '@yellow-cell/contract';
+import type { EventKind, LogEvent, Subject } from '@yellow-cell/contract';
 import type { Store } from '../store/database.ts';
 import { eventsAbout } from '../store/events.ts';
 import { boxesWithAttemptsIn } from '../store/readTables.ts';
@@ -9,7 +9,12 @@ export interface Touched {
   rounds: ReadonlySet<string>;
   /** Yards whose weather was recorded. */
   yards: ReadonlySet<string>;
+  /** Yards of whose blooms and trials something was told. */
+  seasons: ReadonlySet<string>;
 }
+
+/** Kinds that tell of a yard's season, and change no box. */
+export const SEASON_KINDS: readonly EventKind[] = ['bloomSeen', 'trialBegun', 'trialEnded'];
 
 interface Story {
   events: LogEvent[];
@@ -30,8 +35,9 @@ export async function storyOf(store: Store, touched: Touched): Promise<Story> {
   const rounds = [...touched.rounds, ...subjectIds(told, 'round')];
   const yards = [...touched.yards, ...subjectIds(told, 'yard')];
   const around = [
-    ...(await eventsAbout(store, rounds, 'grafted')),
-    ...(await eventsAbout(store, yards, 'weatherRecorded')),
+    ...(await eventsAbout(store, rounds, ['grafted'])),
+    ...(await eventsAbout(store, yards, ['weatherRecorded'])),
+    ...(await eventsAbout(store, [...touched.seasons], SEASON_KINDS)),
   ];
   for (const event of around) events.set(event.id, event);
   const all = [...events.values()];

@@ -1,8 +1,9 @@
-import { boxViews, constantsWith, dayOf, type Known, stateOfStanding } from '@yellow-cell/core';
+import { dayOf } from '@yellow-cell/core';
 import type { PaperName, YardPaper } from '@yellow-cell/files/pdf';
 import { findBreeder } from '../store/breeders.ts';
 import { boxIdsIn, roundsSince, toldBoxes, weatherSince } from '../store/standing.ts';
-import { findYard, yardIds } from '../store/yards.ts';
+import { findYard } from '../store/yards.ts';
+import type { PaperTask } from '../work/paper.ts';
 import { NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
 import { designsOf } from './designCache.ts';
@@ -16,10 +17,10 @@ interface Wanted {
   address: string;
 }
 
-/** A yard on paper, as it stands today. */
-export async function yardPaper(context: Context, yard: string, wanted: Wanted): Promise<Uint8Array> {
+/** What is put on the paper of a yard, as it stands today. */
+export function yardPaper(context: Context, yard: string, wanted: Wanted): Promise<PaperTask> {
   const { what, paper, box, address } = wanted;
-  const told = await context.reading(async (store): Promise<YardPaper> => {
+  return context.reading(async (store) => {
     const place = await findYard(store, yard);
     if (!place) throw new NotFound('There is no such yard.');
     const ids = box === undefined ? await boxIdsIn(store, yard) : [box];
@@ -27,29 +28,19 @@ export async function yardPaper(context: Context, yard: string, wanted: Wanted):
     const designs = await designsOf(store, context.breeder, [
       ...new Set(rows.map((row) => row.told.box.design)),
     ]);
-    const known: Known = {
-      designs: new Map(designs.map((design) => [design.id, design])),
-      yards: await yardIds(store),
-    };
     const today = dayOf(context.clock.now(), place.zone);
     const from = dayBefore(today, AROUND_D);
-    const state = stateOfStanding(
-      rows.map(({ shown }) => shown),
-      await roundsSince(store, from),
-      yard,
-      await weatherSince(store, yard, from),
-    );
-    const constants = constantsWith((await findBreeder(store))?.settings.constants[yard]);
-    const on = { on: today, today };
     return {
       what,
       paper,
       yard: place,
-      on: today,
-      boxes: boxViews(state, known, yard, constants, on),
+      today,
+      boxes: rows.map(({ shown }) => shown),
+      designs,
+      rounds: await roundsSince(store, from),
+      weather: await weatherSince(store, yard, from),
+      constants: (await findBreeder(store))?.settings.constants[yard] ?? {},
       address,
     };
   });
-  const { yardPaperPdf } = await import('@yellow-cell/files/pdf');
-  return yardPaperPdf(told);
 }

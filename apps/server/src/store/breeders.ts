@@ -9,6 +9,7 @@ export interface BreederRow {
   loaded: boolean;
   settings: SettingFields;
   settings_version: number;
+  fold_version: number;
 }
 
 export async function findBreeder(store: Store): Promise<BreederRow | undefined> {
@@ -21,6 +22,10 @@ export async function addBreeder(store: Store, breeder: BreederRow): Promise<voi
     .values({ ...breeder, settings: JSON.stringify(breeder.settings) })
     .onConflict((conflict) => conflict.doNothing())
     .execute();
+}
+
+export async function markFolded(store: Store, fold_version: number): Promise<void> {
+  await store.updateTable('breeder').set({ fold_version }).execute();
 }
 
 export async function markLoaded(store: Store): Promise<void> {

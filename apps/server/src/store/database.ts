@@ -8,6 +8,9 @@ export type Store = Transaction<Tables>;
 /** The role under which every query of the application runs: neither owner nor superuser, so row security holds. */
 export const APP_ROLE = 'yellow_cell_app';
 
+/** Reads the rows of all breeders, and nothing else: for `pg_dump`. */
+export const DUMP_ROLE = 'yellow_cell_dump';
+
 /** Days stay text, and instants become ISO text, whatever the machine's own zone. */
 const types: pg.CustomTypesConfig = {
   getTypeParser: ((oid: number, format?: 'text' | 'binary') => {
@@ -19,7 +22,9 @@ const types: pg.CustomTypesConfig = {
 
 export function openDatabase(url: string, onIdleError: (error: Error) => void): Database {
   const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 3_000, types });
-  pool.on('error', onIdleError); // a server that goes away must not take this process with it
+  // A database that goes away must not take this process with it: neither by a connection at rest, nor by one in use.
+  pool.on('error', onIdleError);
+  pool.on('connect', (client) => client.on('error', onIdleError));
   return new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) });
 }
 
@@ -67,11 +72,15 @@ export const currentBreeder = sql<string>`current_setting('app.breeder')::uuid`;
 export function isDatabaseGone(error: unknown): boolean {
   if (!(error instanceof Error)) return false;
   const { code } = error as { code?: string };
-  if (code && (GONE_CODES.includes(code) || code.startsWith('08') || code.startsWith('57P'))) return true;
+  if (code && (GONE_CODES.includes(code) || GONE_CLASSES.some((start) => code.startsWith(start))))
+    return true;
   return error instanceof AggregateError
     ? error.errors.some(isDatabaseGone)
     : GONE_MESSAGE.test(error.message);
 }
-const GONE_CODES = ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOTFOUND', 'ETIMEDOUT'];
-/** pg gives these two no code. */
-const GONE_MESSAGE = /connection terminated|timeout exceeded when trying to connect/i;
+const GONE_CODES = ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOTFOUND', 'ETIMEDOUT', '53300'];
+/** Connections that broke, and a database that shuts down, recovers, or has no room on its disk. */
+const GONE_CLASSES = ['08', '57P', '53100', '58'];
+/** pg gives these no code. */
+const GONE_MESSAGE =
+  /connection terminated|connection error and is not queryable|timeout exceeded when trying to connect|client was closed/i;

@@ -27,35 +27,18 @@ export async function findEvents(store: Store, ids: readonly string[]): Promise<
   return (await withSubjects(store).where('event.id', 'in', ids).execute()).map(eventOf);
 }
 
-/** Every event about any of these subjects; with `kind`, only those of that kind and what withdraws them. */
+/** Every event about any of these subjects; with `kinds`, only those of these kinds and what withdraws them. */
 export async function eventsAbout(
   store: Store,
   subjects: readonly string[],
-  kind?: EventKind,
+  kinds?: readonly EventKind[],
 ): Promise<LogEvent[]> {
   if (subjects.length === 0) return [];
   const rows = await withSubjects(store)
     .where('event.id', 'in', (eb) =>
       eb.selectFrom('event_subject').select('event_id').where('subject_id', 'in', subjects),
     )
-    .$if(kind !== undefined, (query) => query.where('event.kind', 'in', [kind ?? '', 'withdrawn']))
-    .execute();
-  return rows.map(eventOf);
-}
-
-/** Blooms and trials of a yard in the order they were logged, without those that were withdrawn. */
-export async function seasonEvents(store: Store, yard: string): Promise<LogEvent[]> {
-  const rows = await withSubjects(store)
-    .where('event.kind', 'in', ['bloomSeen', 'trialBegun', 'trialEnded'])
-    .where('event.id', 'in', (eb) =>
-      eb.selectFrom('event_subject').select('event_id').where('subject_id', '=', yard),
-    )
-    .where(({ not, exists, selectFrom }) =>
-      not(
-        exists(selectFrom('event as later').select('later.id').whereRef('later.corrects', '=', 'event.id')),
-      ),
-    )
-    .orderBy('event.occurred_at')
+    .$if(kinds !== undefined, (query) => query.where('event.kind', 'in', [...(kinds ?? []), 'withdrawn']))
     .execute();
   return rows.map(eventOf);
 }
@@ -129,7 +112,7 @@ function eventOf(row: RowWithSubjects): LogEvent {
 }
 
 /** True where a repeated entry says the same as the one stored under its id. */
-export function saysTheSame(entry: Entry, stored: LogEvent): boolean {
+export function saysTheSame(entry: Entry, stored: Entry): boolean {
   return (
     entry.kind === stored.kind &&
     entry.corrects === stored.corrects &&

@@ -3,12 +3,14 @@ import type { Database } from './database.ts';
 import * as ground from './migrations/001-ground.ts';
 import * as sensors from './migrations/002-sensors.ts';
 import * as standing from './migrations/003-standing.ts';
+import * as safeGround from './migrations/004-safe-ground.ts';
 
 /** Forward only, in this order; a landed migration is never edited. */
 const migrations: Record<string, Migration> = {
   '001-ground': ground,
   '002-sensors': sensors,
   '003-standing': standing,
+  '004-safe-ground': safeGround,
 };
 
 export const latestMigration = Object.keys(migrations).at(-1) ?? '';

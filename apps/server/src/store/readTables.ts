@@ -6,8 +6,7 @@ import type { ReadRows, RoundInsert, WeatherInsert } from './tables.ts';
 const ROWS_AT_ONCE = 2_000;
 
 /** Rows of these stand for one box each, or for what lives in it. */
-const STATE_TABLES = ['box_state', 'compartment_state', 'attempt_state', 'queen_state', 'due_state'] as const;
-const BOX_TABLES = [...STATE_TABLES, 'event_to_settle'] as const;
+const BOX_TABLES = ['box_state', 'compartment_state', 'attempt_state', 'queen_state', 'due_state'] as const;
 
 /** Replaces all that the read tables say of these boxes: one statement to clear and one to fill, whatever the tables. */
 export async function replaceBoxRows(store: Store, boxes: readonly string[], rows: ReadRows): Promise<void> {
@@ -17,13 +16,13 @@ export async function replaceBoxRows(store: Store, boxes: readonly string[], row
       sql`${sql.ref(`${table}_gone`)} as (delete from ${sql.table(table)} where box_id = any(${boxes}::uuid[]))`,
   );
   await sql`with ${sql.join(clear)} select 1`.execute(store);
+  await replaceToSettle(store, boxes, rows.toSettle);
   const byTable = {
     box_state: rows.boxes,
     compartment_state: rows.compartments,
     attempt_state: rows.attempts,
     queen_state: rows.queens,
     due_state: rows.due,
-    event_to_settle: rows.toSettle,
   };
   const most = Math.max(...Object.values(byTable).map((list) => list.length));
   for (let at = 0; at < most; at += ROWS_AT_ONCE) {
@@ -36,6 +35,17 @@ export async function replaceBoxRows(store: Store, boxes: readonly string[], row
     });
     await sql`with ${sql.join(fill)} select 1`.execute(store);
   }
+}
+
+/** Replaces all that waits to be settled about these boxes, rounds and yards. */
+export async function replaceToSettle(
+  store: Store,
+  subjects: readonly string[],
+  rows: ReadRows['toSettle'],
+): Promise<void> {
+  for (const some of chunks(subjects))
+    await sql`delete from event_to_settle where subject_id = any(${some}::uuid[])`.execute(store);
+  for (const some of chunks(rows)) await store.insertInto('event_to_settle').values(some).execute();
 }
 
 export async function replaceRoundRows(
@@ -72,7 +82,7 @@ export async function boxesWithAttemptsIn(store: Store, rounds: readonly string[
 
 /** Empties every read table of this breeder, before they are rebuilt from the log. */
 export async function clearReadTables(store: Store): Promise<void> {
-  for (const table of [...BOX_TABLES, 'round_state', 'weather_day'] as const) {
+  for (const table of [...BOX_TABLES, 'event_to_settle', 'round_state', 'weather_day'] as const) {
     await store.deleteFrom(table).execute();
   }
 }

@@ -124,17 +124,6 @@ export async function boxIdsIn(store: Store, yard: string): Promise<string[]> {
   return rows.map(({ box_id }) => box_id);
 }
 
-/** Boxes of this breeder whose read rows were written before boxes were kept whole. */
-export async function boxesUntold(store: Store): Promise<boolean> {
-  const found = await store
-    .selectFrom('box_state')
-    .select('box_id')
-    .where(sql<boolean>`told is null`)
-    .limit(1)
-    .executeTakeFirst();
-  return found !== undefined;
-}
-
 export async function allBoxIds(store: Store): Promise<string[]> {
   return (await store.selectFrom('box_state').select('box_id').execute()).map(({ box_id }) => box_id);
 }
@@ -235,7 +224,7 @@ export async function aroundTold(
       'wind_ms', wind_ms, 'rain_mm', rain_mm, 'flying_h', flying_h)), '[]')
       from weather_day where yard_id = any(${about.yards}::uuid[]) and day >= ${about.from}) as weather,
     (select coalesce(json_agg(waiting), '[]') from event_to_settle waiting
-      where box_id = any(${about.boxes}::uuid[])) as "toSettle"`.execute(store);
+      where subject_id = any(${about.boxes}::uuid[])) as "toSettle"`.execute(store);
   const [row] = rows;
   if (!row) throw new Error('A select without a row.');
   return row;

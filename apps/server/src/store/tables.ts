@@ -38,6 +38,8 @@ export interface BreederTable extends Owned {
   loaded: boolean;
   settings: Json<object>;
   settings_version: number;
+  /** Of the fold that made the read rows. */
+  fold_version: number;
 }
 export interface DesignTable extends Owned {
   id: string;
@@ -140,7 +142,8 @@ export interface WeatherDayTable extends Owned {
 }
 export interface EventToSettleTable extends Owned {
   event_id: string;
-  box_id: string;
+  /** The box, round or yard that it is about: its row stands with each. */
+  subject_id: string;
   sentence: string;
 }
 

@@ -27,7 +27,7 @@ export const sendJson = <T>(method: 'POST' | 'PUT', path: string, body: unknown)
 
 /** Text as it is, for the server to read. */
 export const sendText = <T>(path: string, text: string): Promise<T> =>
-  ask<T>(path, { method: 'POST', body: text, headers: { 'content-type': 'text/plain' } });
+  ask<T>(path, { method: 'POST', body: text, headers: { 'content-type': 'application/json' } });
 
 async function ask<T>(path: string, init: RequestInit): Promise<T> {
   let answer: Response;

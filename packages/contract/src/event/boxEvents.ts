@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import { EntranceState } from '../compute.ts';
 import { Hole, Slot } from '../layer.ts';
-import { Id, name, PartId, text } from '../primitives.ts';
+import { Id, name, PartId, text, wholeNumber } from '../primitives.ts';
 import { BoxRole } from '../status.ts';
 import { Condition } from '../workshop.ts';
 import { count } from './where.ts';
 
 /** What happens to a box itself: where it stands, and how its parts stand against its design. */
 export const boxEvents = {
-  boxBuilt: z.strictObject({ box: Id, label: name(20), design: Id, version: z.number().int().min(1) }),
+  boxBuilt: z.strictObject({ box: Id, label: name(20), design: Id, version: wholeNumber(1) }),
   /** Put somewhere, moved, or turned. */
   boxPlaced: z.strictObject({
     box: Id,

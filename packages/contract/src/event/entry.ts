@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Id, Instant, name, text, Zone } from '../primitives.ts';
+import { ClockInstant, Id, name, text, wholeNumber, Zone } from '../primitives.ts';
 import { boxEvents } from './boxEvents.ts';
 import { colonyEvents } from './colonyEvents.ts';
 import { frameEvents } from './frameEvents.ts';
@@ -25,11 +25,11 @@ export type Payload<K extends EventKind> = z.infer<(typeof payloads)[K]>;
 const entryFields = {
   id: Id,
   kindVersion: z.literal(1),
-  occurredAt: Instant,
+  occurredAt: ClockInstant,
   zone: Zone,
   person: name(60),
   device: name(60),
-  deviceSeq: z.number().int().min(0),
+  deviceSeq: wholeNumber(0),
   /** The entry that this one corrects: replaced by it, or taken out of the story by `withdrawn`. */
   corrects: Id.optional(),
   note: text(5_000).optional(),

@@ -10,7 +10,7 @@ const facts = {
   mother: z.union([z.strictObject({ queen: Id }), z.strictObject({ name: name(60) })]).optional(),
   round: Id.optional(),
   bornOn: CalendarDate.optional(),
-  birthYear: z.number().int().min(1990).max(2200).optional(),
+  birthYear: z.number().int().min(1990).max(2199).optional(),
   matedAt: name(80).optional(),
 };
 export const QueenColour = z.enum(['white', 'yellow', 'red', 'green', 'blue', 'other']);

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CalendarDate, Id, name, text } from '../primitives.ts';
+import { CalendarDate, Id, name, text, wholeNumber } from '../primitives.ts';
 import { count } from './where.ts';
 
 export const WeatherDay = z.strictObject({
@@ -17,7 +17,7 @@ export type WeatherDay = z.infer<typeof WeatherDay>;
 export const seasonEvents = {
   grafted: z.strictObject({
     round: Id,
-    number: z.number().int().min(1),
+    number: wholeNumber(1),
     donor: name(60),
     /** The donor, where she stands in the record. */
     donorQueen: Id.optional(),

@@ -90,7 +90,13 @@ function simpson(f: (x: number) => number, from: number, to: number): number {
 }
 
 /** What makes the question unanswerable beyond the range of single fields. */
-export function airProblems({ ua_WK, openings, bees_kg, heat_Wkg, sun_W = 0 }: AirQuestion): Problem[] {
+export function airProblems({
+  ua_WK,
+  openings,
+  bees_kg,
+  heat_Wkg,
+  sun_W = 0,
+}: Pick<AirQuestion, 'ua_WK' | 'openings' | 'bees_kg' | 'heat_Wkg' | 'sun_W'>): Problem[] {
   if (ua_WK > 0 || openings.length > 0 || bees_kg * heat_Wkg + sun_W === 0) return [];
   return [
     {

@@ -83,35 +83,40 @@ function equalSlack(question: FitQuestion): number {
 
 /** What makes the question unanswerable beyond the range of single fields. An empty list: `fit` answers. */
 export function fitProblems(question: FitQuestion): Problem[] {
-  const { frames, dividers } = question;
-  const countFits = frames.length === dividers.length + 1;
-  const allGiven = dividers.every(({ at_mm }) => at_mm !== undefined);
-  const noneGiven = dividers.every(({ at_mm }) => at_mm === undefined);
   return [
-    ...(countFits ? [] : [countProblem(question)]),
-    ...(allGiven || noneGiven ? [] : missingPlaces(question)),
-    ...(noneGiven ? [] : placeProblems(question)),
-    ...(noneGiven && countFits ? widthProblems(question) : []),
+    ...fitCountProblems(question),
+    ...fitPlacesMissing(question),
+    ...fitPlaceProblems(question),
+    ...fitWidthProblems(question),
   ];
 }
 
-function countProblem({ frames, dividers }: FitQuestion): Problem {
-  return {
-    path: 'frames',
-    value: frames.length,
-    sentence: `${dividers.length} divider${dividers.length === 1 ? ' makes' : 's make'} ${dividers.length + 1} compartments, but frames are given for ${frames.length}.`,
-  };
+type HowMany = { readonly length: number };
+export function fitCountProblems({ frames, dividers }: { frames: HowMany; dividers: HowMany }): Problem[] {
+  if (frames.length === dividers.length + 1) return [];
+  return [
+    {
+      path: 'frames',
+      value: frames.length,
+      sentence: `${dividers.length} divider${dividers.length === 1 ? ' makes' : 's make'} ${dividers.length + 1} compartments, but frames are given for ${frames.length}.`,
+    },
+  ];
 }
 
-function missingPlaces({ dividers }: FitQuestion): Problem[] {
-  return dividers.flatMap(({ at_mm }, index) =>
+type Dividers = Pick<FitQuestion, 'dividers'>;
+const noneIsPlaced = ({ dividers }: Dividers): boolean => dividers.every(({ at_mm }) => at_mm === undefined);
+
+export function fitPlacesMissing(question: Dividers): Problem[] {
+  if (noneIsPlaced(question)) return [];
+  return question.dividers.flatMap(({ at_mm }, index) =>
     at_mm === undefined
       ? [{ path: `dividers.${index}.at_mm`, sentence: 'Give the place of every divider or of none.' }]
       : [],
   );
 }
 
-function widthProblems(question: FitQuestion): Problem[] {
+export function fitWidthProblems(question: FitQuestion): Problem[] {
+  if (!noneIsPlaced(question) || fitCountProblems(question).length > 0) return [];
   const slack_mm = equalSlack(question);
   return question.frames.flatMap((count, index) => {
     const width_mm = framesWidth(count, question) + slack_mm;
@@ -121,7 +126,10 @@ function widthProblems(question: FitQuestion): Problem[] {
   });
 }
 
-function placeProblems({ insideWidth_mm, dividers }: FitQuestion): Problem[] {
+export function fitPlaceProblems({
+  insideWidth_mm,
+  dividers,
+}: Pick<FitQuestion, 'insideWidth_mm' | 'dividers'>): Problem[] {
   const problems: Problem[] = [];
   let face = 0;
   dividers.forEach(({ at_mm, thickness_mm }, index) => {

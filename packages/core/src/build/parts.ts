@@ -22,7 +22,7 @@ export function parts({ design, joint = 'butt' }: PartsQuestion, constants = def
   };
 }
 
-export const partsProblems = ({ design }: PartsQuestion): Problem[] =>
+export const partsProblems = ({ design }: Pick<PartsQuestion, 'design'>): Problem[] =>
   designProblems(design).map((problem) => ({
     ...problem,
     path: ['design', problem.path].filter(Boolean).join('.'),

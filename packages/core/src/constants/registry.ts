@@ -50,7 +50,7 @@ export function constantsWith(overrides: Readonly<Record<string, number>> = {}):
 
 /** One sentence where a constant cannot take this value, or undefined where it can. */
 export function constantProblem(name: string, value: number): string | undefined {
-  if (!(name in registry)) return `There is no constant named ${name}.`;
+  if (!Object.hasOwn(registry, name)) return `There is no constant named ${name}.`;
   const { range, unit, meaning } = registry[name as ConstantName];
   if (!(value >= range[0] && value <= range[1])) {
     return `${meaning}: ${value} ${unit} is outside ${range[0]} to ${range[1]}.`;

@@ -129,38 +129,60 @@ const distinct = (values: readonly number[]): number[] =>
 
 /** What makes the question unanswerable beyond the range of single fields. */
 export function layoutsProblems(question: LayoutsQuestion): Problem[] {
-  const upsideDown = (['compartments', 'framesEach', 'slack_mm'] as const).flatMap((field): Problem[] => {
-    const { min, max } = question[field];
-    return above(min, max)
-      ? [{ path: `${field}.max`, value: max, sentence: `The most (${max}) is below the least (${min}).` }]
-      : [];
-  });
-  if (upsideDown.length > 0 || countUpTo(question, MOST_LAYOUTS) <= MOST_LAYOUTS) return upsideDown;
+  const upsideDown = RANGES.flatMap((field) => rangeProblems(field, question));
+  return upsideDown.length > 0 ? upsideDown : tooManyLayouts(question);
+}
+
+export const RANGES = ['compartments', 'framesEach', 'slack_mm'] as const;
+type Range = (typeof RANGES)[number];
+export function rangeProblems<F extends Range>(field: F, question: Pick<LayoutsQuestion, F>): Problem[] {
+  const { min, max } = question[field];
+  return above(min, max)
+    ? [{ path: `${field}.max`, value: max, sentence: `The most (${max}) is below the least (${min}).` }]
+    : [];
+}
+
+export function tooManyLayouts(question: LayoutsQuestion): Problem[] {
+  if (countUpTo(question, MOST_LAYOUTS) <= MOST_LAYOUTS) return [];
   const sentence = `More than ${MOST_LAYOUTS.toLocaleString('en')} layouts fit; ask for fewer compartments, frames or less slack.`;
   return [{ path: 'compartments.max', value: question.compartments.max, sentence }];
 }
 
 /** How many layouts there are, each mirror image counted as half of one, without walking them; exact up to `enough`. */
 function countUpTo(question: LayoutsQuestion, enough: number): number {
-  const { compartments, framesEach } = question;
+  const { compartments } = question;
   let total = 0;
-  let ways = new Map<string, number>([[keyOf({ frames: 0, empty: 0 }), 1]]);
+  let ways: Ways = [Float64Array.of(1)];
   for (let count = 1; count <= compartments.max && total <= enough; count++) {
-    const next: typeof ways = new Map();
-    for (const [key, rows] of ways) {
-      const [frames = 0, empty = 0] = key.split(' ').map(Number);
-      for (let each = framesEach.min; each <= framesEach.max; each++) {
-        const sum = keyOf({ frames: frames + each, empty: empty + (each === 0 ? 1 : 0) });
-        next.set(sum, rows + (next.get(sum) ?? 0));
-      }
-    }
-    ways = next;
+    ways = withOneMore(ways, question, 4 * enough);
     if (count < compartments.min) continue;
-    for (const thickness_mm of distinct(question.thicknesses_mm)) {
-      for (const sum of sumsThatFit(question, thickness_mm, count)) total += (ways.get(keyOf(sum)) ?? 0) / 2;
-    }
+    for (const thickness_mm of distinct(question.thicknesses_mm))
+      for (const { frames, empty } of sumsThatFit(question, thickness_mm, count))
+        total += (ways[empty]?.[frames] ?? 0) / 2;
   }
   return total;
 }
 
-const keyOf = ({ frames, empty }: Sum): string => `${frames} ${empty}`;
+/** In how many rows there are so many frames in all (second index), and so many compartments without any (first). */
+type Ways = readonly Float64Array[];
+
+/** The same with one compartment more; what passes `cap` is only known to. */
+function withOneMore(ways: Ways, { framesEach }: LayoutsQuestion, cap: number): Ways {
+  const least = Math.max(1, framesEach.min);
+  const empties = framesEach.min === 0 ? ways.length + 1 : ways.length;
+  const mostFrames = (ways[0]?.length ?? 1) - 1 + framesEach.max;
+  return Array.from({ length: empties }, (_, empty) => {
+    const before = ways[empty] ?? NONE;
+    const oneEmptyLess = framesEach.min === 0 ? (ways[empty - 1] ?? NONE) : NONE;
+    const next = new Float64Array(mostFrames + 1);
+    // Rows that get from `least` to the most frames in the new compartment: a window that moves along.
+    let inWindow = 0;
+    for (let frames = 0; frames <= mostFrames; frames++) {
+      if (framesEach.max >= least)
+        inWindow += (before[frames - least] ?? 0) - (before[frames - framesEach.max - 1] ?? 0);
+      next[frames] = Math.min(cap, inWindow + (oneEmptyLess[frames] ?? 0));
+    }
+    return next;
+  });
+}
+const NONE = new Float64Array();

@@ -29,6 +29,13 @@ export function cells(question: CellsQuestion): CellsAnswer {
 
 /** What makes the question unanswerable beyond the range of single fields. */
 export function cellsProblems(question: CellsQuestion): Problem[] {
+  const problems = cellsRecordProblems(question);
+  return problems.length > 0 ? problems : cellsOutOfReach(question);
+}
+
+type RateOrRecord = Pick<CellsQuestion, 'rate' | 'takes' | 'tried' | 'prior'>;
+/** A rate or a record of takes, and which of them. */
+export function cellsRecordProblems(question: RateOrRecord): Problem[] {
   const { rate, takes, tried, prior } = question;
   const record = takes !== undefined || tried !== undefined || prior !== undefined;
   if (rate !== undefined && record)
@@ -48,16 +55,20 @@ export function cellsProblems(question: CellsQuestion): Problem[] {
       ];
     }
   }
-  if (question.queens <= MOST_CELLS && below(chanceOf(question)(MOST_CELLS), question.confidence)) {
-    return [
-      {
-        path: 'confidence',
-        value: question.confidence,
-        sentence: `Even ${MOST_CELLS.toLocaleString('en')} cells would not give ${question.queens} queens with that confidence.`,
-      },
-    ];
-  }
   return [];
+}
+
+/** Where no number of cells that a breeder can graft is enough. */
+export function cellsOutOfReach(question: CellsQuestion): Problem[] {
+  if (cellsRecordProblems(question).length > 0) return [];
+  if (!below(chanceOf(question)(MOST_CELLS), question.confidence)) return [];
+  return [
+    {
+      path: 'confidence',
+      value: question.confidence,
+      sentence: `Even ${MOST_CELLS.toLocaleString('en')} cells would not give ${question.queens} queens with that confidence.`,
+    },
+  ];
 }
 
 function chanceOf({

@@ -98,7 +98,6 @@ describe('parts on sheets', () => {
   it('that fit nowhere are named, with their grain; none at all is no sheet', () => {
     const problems = nestProblems({
       sheet: SHEET,
-      kerf_mm: 3,
       parts: [
         side,
         { ...side, name: 'beam', width_mm: 1_300, height_mm: 1_230 },

@@ -48,7 +48,8 @@ export function* nestRounds(question: NestQuestion): Generator<NestAnswer> {
     return;
   }
   refuse(left.filter((block) => !fitsIn(block, size)).map((block) => tooLarge(question, block.kind)));
-  for (const bins of searched(left, size, kerf, random)) yield tell(used, bins, names);
+  const search = left.length > AT_ONCE ? inBatches : searched;
+  for (const bins of search(left, size, kerf, random)) yield tell(used, bins, names);
 }
 const SEED = 4;
 
@@ -93,12 +94,54 @@ function bestFill(blocks: readonly NestBlock[], size: Size, kerf: number) {
   return best;
 }
 
+/** More parts than this are laid in batches: what one search takes grows faster than its parts. */
+const AT_ONCE = 500;
+
+/** In rows first; then in batches of the same mix, each searched alone, and the emptiest sheet of each all together once more. */
+function* inBatches(
+  blocks: readonly NestBlock[],
+  size: Size,
+  kerf: number,
+  random: Random,
+): Generator<Bin[]> {
+  const rows = inRows(blocks, size, kerf);
+  yield rows;
+  const count = Math.ceil(blocks.length / AT_ONCE);
+  const dealt = sortedBy(blocks, { by: areaOf });
+  const full: Bin[] = [];
+  const loose: NestBlock[] = [];
+  const turnOf = new Map(blocks.map(({ turn, kind }) => [kind, turn]));
+  for (let batch = 0; batch < count; batch++) {
+    const some = dealt.filter((_, index) => index % count === batch);
+    const bins = [...(lastOf(searched(some, size, kerf, random, 1 / count)) ?? [])].sort(
+      (a, b) => filledArea(b) - filledArea(a),
+    );
+    full.push(...bins.slice(0, -1));
+    loose.push(...(bins.at(-1)?.parts ?? []).map((part) => loosened(part, turnOf)));
+  }
+  const more = loose.length > AT_ONCE ? inBatches : searched;
+  const found = [...full, ...(lastOf(more(loose, size, kerf, random)) ?? [])];
+  if (found.length <= rows.length) yield found;
+}
+
+function lastOf<T>(all: Iterable<T>): T | undefined {
+  let last: T | undefined;
+  for (const each of all) last = each;
+  return last;
+}
+
 /** Work that one search does: parts times rounds, so that 200 parts take about as long as 20. */
 const WORK = 40_000;
 const MOST_ROUNDS = 1_000;
 
 /** Every rule in every order first; then parts joined into blocks; then sheets emptied and packed anew. Better answers as they come. */
-function* searched(blocks: readonly NestBlock[], size: Size, kerf: number, random: Random): Generator<Bin[]> {
+function* searched(
+  blocks: readonly NestBlock[],
+  size: Size,
+  kerf: number,
+  random: Random,
+  effort = 1,
+): Generator<Bin[]> {
   const bound = boundOf(blocks, size, kerf);
   let best: { bins: Bin[]; score: number } | undefined;
   const better = (bins: Bin[] | undefined): Bin[] | undefined => {
@@ -117,9 +160,9 @@ function* searched(blocks: readonly NestBlock[], size: Size, kerf: number, rando
         const found = better(pack(sortedBy(blocks, order), size, { fit, split, kerf }, most()));
         if (found) yield found;
       }
-  const rounds = Math.min(MOST_ROUNDS, Math.max(20, Math.floor(WORK / blocks.length)));
-  const repairs = Math.min(MOST_REPAIRS, Math.floor(REPAIR_WORK / blocks.length));
-  for (let round = 0; round < JOIN_ROUNDS && most() > bound; round++) {
+  const rounds = Math.min(MOST_ROUNDS, Math.max(20 * effort, Math.floor((effort * WORK) / blocks.length)));
+  const repairs = Math.min(MOST_REPAIRS, Math.floor((effort * REPAIR_WORK) / blocks.length));
+  for (let round = 0; round < effort * JOIN_ROUNDS && most() > bound; round++) {
     const together = joined(blocks, size, kerf, random, repairs);
     for (const order of orders.slice(0, 3)) {
       const found = better(pack(sortedBy(together, order), size, anyRules(kerf, random, round), most()));
@@ -177,15 +220,12 @@ function packedAnew(
   kerf: number,
   random: Random,
 ): Bin[] | undefined {
-  const filling = (bin: Bin): number => bin.parts.reduce((sum, part) => sum + areaOf(part), 0);
-  const byFilling = [...bins].sort((a, b) => filling(a) - filling(b));
+  const byFilling = [...bins].sort((a, b) => filledArea(a) - filledArea(b));
   const count = Math.min(bins.length, 2 + Math.floor(random() * 3));
   const chosen = new Set<Bin>(byFilling.slice(0, 1));
   while (chosen.size < count) chosen.add(bins[Math.floor(random() * bins.length)] as Bin);
   const turnOf = new Map(blocks.map(({ turn, kind }) => [kind, turn]));
-  const loose = [...chosen].flatMap((bin) =>
-    bin.parts.map(({ kind, width, height }) => single(kind, width, height, turnOf.get(kind) ?? false)),
-  );
+  const loose = [...chosen].flatMap((bin) => bin.parts.map((part) => loosened(part, turnOf)));
   const order = orders[Math.floor(random() * orders.length)] ?? { by: areaOf };
   const shaken = loose
     .map((block) => ({ block, by: order.by(block) * (1 + SHAKE * (random() - 0.5)) }))
@@ -198,9 +238,15 @@ function packedAnew(
 }
 const SHAKE = 0.6;
 
+const filledArea = ({ parts }: Bin): number => parts.reduce((sum, part) => sum + areaOf(part), 0);
+const loosened = (
+  { kind, width, height }: Bin['parts'][number],
+  turnOf: ReadonlyMap<number, boolean>,
+): NestBlock => single(kind, width, height, turnOf.get(kind) ?? false);
+
 /** Fewer sheets above all; then fuller ones beside emptier ones, which leaves the largest offcut. */
 function scoreOf(bins: readonly Bin[], kerf: number): number {
-  const shares = bins.map((bin) => bin.parts.reduce((sum, part) => sum + areaOf(part), 0) / areaOf(bin));
+  const shares = bins.map((bin) => filledArea(bin) / areaOf(bin));
   const spread = shares.reduce((sum, share) => sum + share * share, 0);
   const emptiest = bins.reduce((least, bin, index) =>
     (shares[index] ?? 0) < (shares[bins.indexOf(least)] ?? 0) ? bin : least,
@@ -255,7 +301,8 @@ function answerOf(
 }
 
 /** A part that fits no sheet and no piece at hand, whichever way it lies. */
-export function nestProblems(question: NestQuestion): Problem[] {
+type Sizes = Pick<NestQuestion, 'sheet' | 'parts' | 'offcuts'>;
+export function nestProblems(question: Sizes): Problem[] {
   const { sheet, parts, offcuts = [] } = question;
   return parts.flatMap(({ width_mm, height_mm, turn }, index) => {
     const block = single(index, width_mm, height_mm, turn);
@@ -266,7 +313,7 @@ export function nestProblems(question: NestQuestion): Problem[] {
   });
 }
 
-function tooLarge({ sheet, parts }: NestQuestion, index: number): Problem {
+function tooLarge({ sheet, parts }: Sizes, index: number): Problem {
   const { name = '', width_mm = 0, height_mm = 0, turn = true } = parts[index] ?? {};
   const grain = turn ? '' : ', with its grain kept';
   return {

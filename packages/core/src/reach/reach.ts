@@ -196,32 +196,55 @@ const rules: readonly Rule[] = [
 ];
 
 /** Names that name no space, or one twice. */
-export function reachProblems({ spaces, passages, occupants, entrances }: ReachQuestion): Problem[] {
-  const known = new Set(spaces);
-  const unknown = (path: string, name: string): Problem[] =>
-    known.has(name) ? [] : [{ path, value: name, sentence: `There is no space “${name}”.` }];
+export function reachProblems(question: ReachQuestion): Problem[] {
   return [
-    ...spaces.flatMap((name, index) =>
-      spaces.indexOf(name) === index
-        ? []
-        : [{ path: `spaces.${index}`, value: name, sentence: `The space “${name}” is named twice.` }],
-    ),
-    ...passages.flatMap(({ between: [a, b] }, index) => [
-      ...unknown(`passages.${index}.between.0`, a),
-      ...unknown(`passages.${index}.between.1`, b),
-      ...(a === b
-        ? [
-            {
-              path: `passages.${index}.between`,
-              value: [a, b],
-              sentence: `A passage joins two spaces, not “${a}” with itself.`,
-            },
-          ]
-        : []),
-    ]),
-    ...occupants.flatMap((occupant, index) => unknown(`occupants.${index}.in`, occupant.in)),
-    ...entrances.flatMap(({ to }, index) =>
-      to.flatMap((name, at) => unknown(`entrances.${index}.to.${at}`, name)),
-    ),
+    ...spaceProblems(question),
+    ...passageProblems(question),
+    ...occupantProblems(question),
+    ...doorProblems(question),
   ];
+}
+
+type Asked<F extends keyof ReachQuestion> = Pick<ReachQuestion, F>;
+
+export const spaceProblems = ({ spaces }: Asked<'spaces'>): Problem[] =>
+  spaces.flatMap((name, index) =>
+    spaces.indexOf(name) === index
+      ? []
+      : [{ path: `spaces.${index}`, value: name, sentence: `The space “${name}” is named twice.` }],
+  );
+
+export function passageProblems({ spaces, passages }: Asked<'spaces' | 'passages'>): Problem[] {
+  const unknown = unknownIn(spaces);
+  return passages.flatMap(({ between: [a, b] }, index) => [
+    ...unknown(`passages.${index}.between.0`, a),
+    ...unknown(`passages.${index}.between.1`, b),
+    ...(a === b
+      ? [
+          {
+            path: `passages.${index}.between`,
+            value: [a, b],
+            sentence: `A passage joins two spaces, not “${a}” with itself.`,
+          },
+        ]
+      : []),
+  ]);
+}
+
+export function occupantProblems({ spaces, occupants }: Asked<'spaces' | 'occupants'>): Problem[] {
+  const unknown = unknownIn(spaces);
+  return occupants.flatMap((occupant, index) => unknown(`occupants.${index}.in`, occupant.in));
+}
+
+export function doorProblems({ spaces, entrances }: Asked<'spaces' | 'entrances'>): Problem[] {
+  const unknown = unknownIn(spaces);
+  return entrances.flatMap(({ to }, index) =>
+    to.flatMap((name, at) => unknown(`entrances.${index}.to.${at}`, name)),
+  );
+}
+
+function unknownIn(spaces: readonly string[]): (path: string, name: string) => Problem[] {
+  const known = new Set(spaces);
+  return (path, name) =>
+    known.has(name) ? [] : [{ path, value: name, sentence: `There is no space “${name}”.` }];
 }

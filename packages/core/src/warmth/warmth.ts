@@ -109,7 +109,11 @@ function lostBy(name: string, ties: readonly Tie[], temperatureOf: (name: string
 }
 
 /** What makes the question unanswerable beyond the range of single fields. */
-export function warmthProblems({ spaces, faces, flows = [] }: WarmthQuestion): Problem[] {
+export function warmthProblems({
+  spaces,
+  faces,
+  flows = [],
+}: Pick<WarmthQuestion, 'spaces' | 'faces' | 'flows'>): Problem[] {
   const problems: Problem[] = [];
   const say = (path: string, sentence: string, value?: unknown) => problems.push({ path, sentence, value });
   const names = spaces.map(({ name }) => name);

@@ -1,3 +1,4 @@
+import { subjectsOf } from '@yellow-cell/contract/subjects';
 import { describe, expect, it } from 'vitest';
 import { plusDays } from '../calendar/days.ts';
 import { seededRandom } from '../random.ts';
@@ -5,7 +6,6 @@ import { compartmentsOf } from './compartments.ts';
 import { futureProblem } from './entryProblem.ts';
 import { fold } from './fold.ts';
 import { bays, begun, known, OF, told, YARD } from './story.test.kit.ts';
-import { subjectsOf } from './subjects.ts';
 
 const CELL = '2026-05-10';
 const shown = (events: Parameters<typeof fold>[1], on?: string) => {

@@ -1,6 +1,7 @@
 import type { LogEvent } from '@yellow-cell/contract';
 import { type Day, dayAt } from '../calendar/days.ts';
 import { defaultConstants } from '../constants/registry.ts';
+import { clockProblem } from './entryProblem.ts';
 import { effective } from './order.ts';
 import type { Known, YardState } from './state.ts';
 import { tell } from './tell/tell.ts';
@@ -59,12 +60,13 @@ export function foldOn(
     frames: new Map(state.frames),
     rounds: new Map(state.rounds),
     weather: new Map([...state.weather].map(([yard, days]) => [yard, new Map(days)])),
+    trials: new Map(state.trials),
   };
   const story = [...state.story];
   const toSettle = [...state.toSettle];
   for (const { event, on } of dated) {
     if (asOf !== undefined && on > asOf) continue;
-    const sentence = tell(telling, event, on);
+    const sentence = clockProblem(event) ?? tell(telling, event, on);
     if (sentence === undefined) story.push(event);
     else toSettle.push({ event, sentence });
   }
@@ -80,6 +82,7 @@ const nothing: YardState = {
   frames: new Map(),
   rounds: new Map(),
   weather: new Map(),
+  trials: new Map(),
   story: [],
   toSettle: [],
 };

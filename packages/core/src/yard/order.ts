@@ -1,4 +1,5 @@
 import type { LogEvent } from '@yellow-cell/contract';
+import { clockProblem } from './entryProblem.ts';
 
 /** An event with its instant as a number, so that sorting need not read it again and again. */
 interface TimedEvent {
@@ -22,16 +23,17 @@ const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 /**
  * Events in the order they happened, corrections applied: an entry that a standing entry corrects drops out,
  * and `withdrawn` itself tells no story. A correction that is itself corrected no longer stands, so an undo
- * can be undone.
+ * can be undone. A correction by a device whose clock ran wild corrects nothing until a person has settled it.
  */
 export function effective(events: readonly LogEvent[]): TimedEvent[] {
   const correctors = new Map<string, LogEvent[]>();
   for (const event of events) {
-    if (event.corrects) correctors.set(event.corrects, [...(correctors.get(event.corrects) ?? []), event]);
+    if (event.corrects && !clockProblem(event))
+      correctors.set(event.corrects, [...(correctors.get(event.corrects) ?? []), event]);
   }
   const stands = standingBy(correctors);
   return events
-    .filter((event) => event.kind !== 'withdrawn' && stands(event))
+    .filter((event) => (event.kind !== 'withdrawn' || clockProblem(event)) && stands(event))
     .map((event) => ({ event, at: Date.parse(event.occurredAt) }))
     .sort(byOccurrence);
 }

@@ -1,6 +1,6 @@
 import type { BoxStanding, Entry, LogEvent, Round, WeatherDay } from '@yellow-cell/contract';
+import { subjectsOf } from '@yellow-cell/contract/subjects';
 import type { YardState } from './state.ts';
-import { subjectsOf } from './subjects.ts';
 
 /** What boxes as they stand say, as the state that the fold goes on from; `story` holds what happened last in each. */
 export function stateOfStanding(
@@ -19,6 +19,7 @@ export function stateOfStanding(
     frames: byId(boxes.flatMap(({ frames }) => frames)),
     rounds: byId(rounds),
     weather: new Map([[yard, new Map(weather.map((day) => [day.date, day]))]]),
+    trials: new Map(),
     story: [...recent.values()].sort((a, b) => Date.parse(a.occurredAt) - Date.parse(b.occurredAt)),
     toSettle: [],
   };

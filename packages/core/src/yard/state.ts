@@ -11,6 +11,12 @@ import type {
 } from '@yellow-cell/contract';
 import type { Day } from '../calendar/days.ts';
 
+/** A question put to the boxes of a yard. */
+export interface TrialState {
+  yard: string;
+  ended: boolean;
+}
+
 /** What the fold of events says of the boxes concerned, as of a day. */
 export interface YardState {
   boxes: ReadonlyMap<string, BoxState>;
@@ -21,6 +27,8 @@ export interface YardState {
   rounds: ReadonlyMap<string, Round>;
   /** Weather of each yard by day. */
   weather: ReadonlyMap<string, ReadonlyMap<Day, WeatherDay>>;
+  /** Trials by id: where, and whether they are over. */
+  trials: ReadonlyMap<string, TrialState>;
   /** Effective events in the order they happened. */
   story: readonly LogEvent[];
   /** Entries that cannot be, left out of the story until a person settles them. */

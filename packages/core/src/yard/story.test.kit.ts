@@ -1,4 +1,5 @@
 import type { Design, Entry, EntryOf, EventKind, LogEvent, WeatherDay } from '@yellow-cell/contract';
+import { subjectsOf } from '@yellow-cell/contract/subjects';
 import { bayIdsOf } from '../box/stack.ts';
 import { standardDesign } from '../box/standardDesign.ts';
 import { type Day, instantOf, plusDays } from '../calendar/days.ts';
@@ -7,7 +8,6 @@ import { compartmentsOf } from './compartments.ts';
 import type { Expectation, Weather } from './due/expectation.ts';
 import { expectationsOf } from './due/rules.ts';
 import type { Known, YardState } from './state.ts';
-import { subjectsOf } from './subjects.ts';
 
 /** Helpers for telling stories in tests: short ids, days instead of instants. */
 export const ZONE = 'Europe/Vienna';

@@ -13,16 +13,34 @@ export const seasonTellers: Tellers<SeasonKind> = {
     return undefined;
   },
 
-  weatherRecorded({ weather }, { payload }) {
+  weatherRecorded({ weather, known }, { payload }) {
+    if (!known.yards.has(payload.yard)) return NO_YARD;
     const days = weather.get(payload.yard) ?? new Map<Day, WeatherDay>();
     for (const day of payload.days) days.set(day.date, day);
     weather.set(payload.yard, days);
     return undefined;
   },
 
-  // Records of a yard, read from the log where they are shown; they change no box.
-  bloomSeen: () => undefined,
-  trialBegun: () => undefined,
-  trialEnded: () => undefined,
+  // Blooms and trials are read from the log where they are shown; they change no box.
+  bloomSeen: ({ known }, { payload }) => (known.yards.has(payload.yard) ? undefined : NO_YARD),
+
+  trialBegun({ trials, known }, { payload: { trial, yard } }) {
+    if (!known.yards.has(yard)) return NO_YARD;
+    if (trials.has(trial)) return 'This trial was already begun.';
+    trials.set(trial, { yard, ended: false });
+    return undefined;
+  },
+
+  trialEnded({ trials }, { payload: { trial, yard } }) {
+    const begun = trials.get(trial);
+    if (begun?.yard !== yard) return 'There was no such trial in this yard.';
+    if (begun.ended) return 'This trial has ended already.';
+    trials.set(trial, { yard, ended: true });
+    return undefined;
+  },
+
+  // Applied where the events are put in order; it changes nothing of its own.
   withdrawn: () => undefined,
 };
+
+const NO_YARD = 'There is no such yard.';

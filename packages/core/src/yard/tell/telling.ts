@@ -13,7 +13,7 @@ import type {
 import type { Day } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import type { Constants } from '../../constants/registry.ts';
-import type { Known } from '../state.ts';
+import type { Known, TrialState } from '../state.ts';
 
 /** The story so far, while it is being told. */
 export interface Telling {
@@ -26,6 +26,7 @@ export interface Telling {
   frames: Map<string, Frame>;
   rounds: Map<string, Round>;
   weather: Map<string, Map<Day, WeatherDay>>;
+  trials: Map<string, TrialState>;
 }
 
 /** Adds one event to the story, or says in a sentence why it cannot be. */

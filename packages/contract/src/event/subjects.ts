@@ -1,0 +1,85 @@
+import type { EventKind, Subject } from './entry.ts';
+
+type Named = Readonly<Record<string, Subject['kind']>>;
+const box = { box: 'box' } as const satisfies Named;
+const colony = { ...box, colony: 'colony' } as const satisfies Named;
+const attempt = { ...colony, attempt: 'attempt' } as const satisfies Named;
+const yard = { yard: 'yard' } as const satisfies Named;
+const facts = { 'mother.queen': 'queen', round: 'round' } as const satisfies Named;
+
+/**
+ * What an event of each kind is about: fields of its payload that name a thing whose story it belongs to, `*` for
+ * every one of a list. Plain data without Zod, so that the fold in the browser knows it too.
+ */
+export const subjectFields: Readonly<Record<EventKind, Named>> = {
+  boxBuilt: box,
+  boxPlaced: { ...box, ...yard },
+  boxStacked: { ...box, onto: 'box' },
+  boxTakenApart: box,
+  roleSet: box,
+  buildTicked: box,
+  boxInspected: box,
+  dividerSet: box,
+  boardMoved: box,
+  boardPlaced: box,
+  slotSet: box,
+  entranceSet: box,
+  ventSet: box,
+  holeSet: box,
+  weighed: box,
+  temperatureRead: colony,
+
+  stocked: { ...colony, 'giver.box': 'box', 'giver.colony': 'colony' },
+  cellGiven: { ...attempt, round: 'round' },
+  cellOpened: attempt,
+  eggsSeen: attempt,
+  patternScored: attempt,
+  failed: attempt,
+  combined: { ...colony, intoBox: 'box', into: 'colony' },
+  colonyMoved: { ...colony, toBox: 'box' },
+  strengthSeen: colony,
+  wildCellsSearched: colony,
+  troubleSeen: colony,
+  fed: colony,
+  stripsPut: colony,
+  stripsOut: colony,
+  coverSet: colony,
+  outingLeft: colony,
+  outingReturned: colony,
+  suspected: colony,
+  suspicionSettled: colony,
+  workPutOff: colony,
+  noted: colony,
+  stung: box,
+
+  queenGiven: { ...colony, queen: 'queen', 'from.box': 'box', 'from.colony': 'colony', ...facts },
+  queenRecorded: { ...colony, queen: 'queen', ...facts },
+  queenSeen: { ...colony, queen: 'queen' },
+  queenMarked: { ...colony, queen: 'queen' },
+  queenTaken: { ...attempt, queen: 'queen' },
+
+  frameAudited: { ...colony, frame: 'frame' },
+  framesMoved: { 'moves.*.frame': 'frame', 'moves.*.from.box': 'box', 'moves.*.to.box': 'box' },
+
+  grafted: { round: 'round', donorQueen: 'queen' },
+  weatherRecorded: yard,
+  bloomSeen: yard,
+  trialBegun: { trial: 'trial', ...yard },
+  trialEnded: { trial: 'trial', ...yard },
+  withdrawn: {},
+};
+
+/** Everything that an entry is about, each once, indexed so that its story can be found again. */
+export function subjectsOf({ kind, payload }: { kind: EventKind; payload: object }): Subject[] {
+  const found = new Map<string, Subject>();
+  for (const [path, subject] of Object.entries(subjectFields[kind]))
+    for (const id of valuesAt(payload, path.split('.'))) found.set(id, { kind: subject, id });
+  return [...found.values()];
+}
+
+function valuesAt(value: unknown, [step, ...rest]: readonly string[]): string[] {
+  if (step === undefined) return typeof value === 'string' ? [value] : [];
+  if (value === null || typeof value !== 'object') return [];
+  if (step === '*') return (value as unknown[]).flatMap((each) => valuesAt(each, rest));
+  return valuesAt((value as Readonly<Record<string, unknown>>)[step], rest);
+}
