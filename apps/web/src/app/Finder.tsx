@@ -37,10 +37,16 @@ export function Finder() {
     [quick, answer],
   );
   const log = useLog();
-  const keep = (words: string, acts: readonly QuickAct[]) => {
+  const [sending, setSending] = useState(false);
+  /** What was typed stays until it is stored, or kept on this device; where it is refused, it is there to be mended. */
+  const keep = async (words: string, acts: readonly QuickAct[]) => {
+    if (sending) return;
+    setSending(true);
+    const delivery = await log(words, acts as readonly Draft[]);
+    setSending(false);
+    if (delivery.state === 'refused') return;
     setTyped('');
     input.current?.blur();
-    void log(words, acts as readonly Draft[]);
   };
   const go = (target: Found | null) => {
     if (!target) return;
@@ -65,7 +71,7 @@ export function Finder() {
             if (event.key !== 'Enter' || answer?.is !== 'entry' || warnings.length > 0) return;
             event.preventDefault();
             event.stopPropagation();
-            keep(answer.words, answer.acts);
+            void keep(answer.words, answer.acts);
           }}
         />
         <kbd
@@ -83,7 +89,7 @@ export function Finder() {
               <QuickAnswer
                 answer={answer}
                 warnings={warnings}
-                onKeep={keep}
+                onKeep={(words, acts) => void keep(words, acts)}
                 onCancel={() => setTyped('')}
                 onChoose={(choice) => answer.is === 'ask' && setTyped(withChoice(typed, answer, choice))}
               />

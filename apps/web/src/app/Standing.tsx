@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useSilentSince } from './connection.ts';
-import { useOutbox, useSetAside } from './outbox.ts';
+import { isOvertaken, useOutbox, useSetAside } from './outbox.ts';
 import { toSettleQuery } from './queries.ts';
 
 const LATE_MS = 1_500;
@@ -15,6 +15,7 @@ export function Standing() {
   const { data: unsettled = [] } = useQuery(toSettleQuery);
   const late = useLate(parcels.length > 0);
   const count = parcels.length;
+  const overtaken = parcels.filter(isOvertaken);
   return (
     <>
       {silentSince !== undefined && (
@@ -30,6 +31,13 @@ export function Standing() {
           </strong>{' '}
           Kept on this device; sent by {count === 1 ? 'itself' : 'themselves'} as soon as it answers:{' '}
           {titles(parcels)}.
+          {overtaken.length > 0 && (
+            <>
+              {' '}
+              The server fails at <strong>{titles(overtaken)}</strong>, and takes others: those no longer wait
+              for it. It is tried again and again; nothing of it is lost.
+            </>
+          )}
         </p>
       )}
       {setAside.length > 0 && (

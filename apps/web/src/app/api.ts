@@ -1,21 +1,37 @@
 import type { ProblemDetails } from '@yellow-cell/contract';
 import { heard } from './connection.ts';
 
+/** Who may come in, a body that stopped, and too many at once: none of them is about what was sent. */
+const NO_JUDGEMENT = [401, 403, 407, 408, 425, 429];
+
 /** A request that did not succeed. Status 0: no answer at all. */
 export class ApiError extends Error {
   readonly status: number;
   readonly details: ProblemDetails | undefined;
+  /** When the server wants to be asked again, in milliseconds from now. */
+  readonly retryAfter_ms: number;
 
-  constructor(status: number, details: ProblemDetails | undefined) {
+  constructor(status: number, details: ProblemDetails | undefined, retryAfter_ms = 0) {
     super(details?.detail ?? 'The server does not answer.');
     this.name = 'ApiError';
     this.status = status;
     this.details = details;
+    this.retryAfter_ms = retryAfter_ms;
   }
 
   /** True where trying again may help: nobody answered, or the database was away. */
   get passing(): boolean {
     return this.status === 0 || this.status >= 502;
+  }
+
+  /** True where this program itself looked at what was sent and did not take it; a proxy's answer says nothing of that. */
+  get judged(): boolean {
+    return (
+      this.details !== undefined &&
+      this.status >= 400 &&
+      this.status < 500 &&
+      !NO_JUDGEMENT.includes(this.status)
+    );
   }
 }
 
@@ -39,13 +55,23 @@ async function ask<T>(path: string, init: RequestInit): Promise<T> {
     throw new ApiError(0, undefined);
   }
   heard(answer.status < 502);
-  if (!answer.ok) throw new ApiError(answer.status, await detailsOf(answer));
-  return (await answer.json()) as T;
+  const details = answer.ok ? undefined : await detailsOf(answer);
+  if (!answer.ok)
+    throw new ApiError(answer.status, details, 1_000 * (Number(answer.headers.get('retry-after')) || 0));
+  try {
+    return (await answer.json()) as T;
+  } catch {
+    // A page of a proxy, or an answer cut off: nothing is known of what became of the request.
+    heard(false);
+    throw new ApiError(0, undefined);
+  }
 }
 
 async function detailsOf(answer: Response): Promise<ProblemDetails | undefined> {
   try {
-    return (await answer.json()) as ProblemDetails;
+    const details = (await answer.json()) as Partial<ProblemDetails> | null;
+    const isOurs = typeof details?.type === 'string' && typeof details.detail === 'string';
+    return isOurs ? (details as ProblemDetails) : undefined;
   } catch {
     return undefined; // a proxy in between answered in its own words
   }

@@ -1,12 +1,14 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import { type Day, dayOf } from '@yellow-cell/core';
-import { useSearchParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { sessionQuery, yardsQuery } from './queries.ts';
 
-/** The zone in which today is told: the first yard's, or this device's before there is one. */
+/** The zone in which today is told, and entries are made: that of the yard on screen, else the first yard's, or this device's before there is one. */
 export function useZone(): string {
   const { data: yards } = useSuspenseQuery(yardsQuery);
-  return yards[0]?.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const { yard: shown } = useParams();
+  const yard = yards.find(({ id }) => id === shown) ?? yards[0];
+  return yard?.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
 }
 
 export interface AsOf {

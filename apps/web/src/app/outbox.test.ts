@@ -1,9 +1,12 @@
 import 'fake-indexeddb/auto';
 import type { Entry } from '@yellow-cell/contract';
+import { seededRandom } from '@yellow-cell/core';
 import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 
 /** What is kept on the device outlives a reload: the module is loaded afresh, the storage stays. */
+/** Where no answer is prepared. */
+let reply: (body: { entries: Entry[] }) => Response | Promise<Response>;
 let answers: ((body: { entries: Entry[] }) => Response | Promise<Response>)[];
 let sent: string[][];
 let late: string[];
@@ -26,6 +29,8 @@ const away = () =>
     JSON.stringify({ type: '', title: '', status: 503, detail: 'The database does not answer.' }),
     { status: 503 },
   );
+const problem = (status: number) =>
+  new Response(JSON.stringify({ type: '/problems/x', title: '', status, detail: 'No.' }), { status });
 const nobody = () => Promise.reject(new TypeError('fetch failed'));
 
 const entry = (id: string) => ({ id, kind: 'noted' }) as unknown as Entry;
@@ -39,6 +44,7 @@ async function freshOutbox() {
 beforeEach(() => {
   vi.stubGlobal('indexedDB', new IDBFactory());
   answers = [];
+  reply = stored;
   sent = [];
   late = [];
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
@@ -47,7 +53,7 @@ beforeEach(() => {
     const ids = body.entries.map(({ id }) => id);
     sent.push(ids);
     if (body.synced) late.push(...ids);
-    return (answers.shift() ?? stored)(body);
+    return (answers.shift() ?? reply)(body);
   });
 });
 afterEach(() => {
@@ -64,8 +70,8 @@ const settled = async (done: () => boolean | Promise<boolean>) => {
   }
 };
 /** The same, while the clock stands. */
-const until = async (done: () => boolean) => {
-  while (!done()) await new Promise((next) => setImmediate(next));
+const until = async (done: () => boolean | Promise<boolean>) => {
+  while (!(await done())) await new Promise((next) => setImmediate(next));
 };
 const allSent = () => settled(async () => (await kept()).length === 0);
 
@@ -224,6 +230,130 @@ describe('the outbox', () => {
     expect(new Set(sent.flat())).toEqual(new Set(['a', 'b']));
     expect(await kept()).toEqual([]);
   });
+
+  it.each([
+    ['401 of a proxy', () => new Response('<h1>Who are you?</h1>', { status: 401 })],
+    ['429', () => new Response('{}', { status: 429, headers: { 'retry-after': '1' } })],
+    ['500 of the program', () => problem(500)],
+    ['502 as a page', () => new Response('<html>Bad gateway</html>', { status: 502 })],
+    ['404 of a proxy', () => new Response('<html>Nothing here</html>', { status: 404 })],
+    ['a page with status 200', () => new Response('<html>Log in</html>', { status: 200 })],
+    ['JSON of somebody else', () => new Response('{"welcome":true}', { status: 200 })],
+    ['an answer cut off', () => new Response('{"stored":[', { status: 200 })],
+  ])('takes %s for “later”, and sets nothing aside', async (_, answer) => {
+    const { deliver } = await freshOutbox();
+    answers = [answer, answer, answer];
+    expect(await deliver(parcel('a'))).toEqual({ state: 'kept' });
+    const { allParcels } = await import('./shelf.ts');
+    expect((await allParcels()).map(({ refused: why }) => why)).toEqual([undefined]);
+    await allSent();
+    expect(sent.flat()).toEqual(['a', 'a', 'a', 'a']);
+  });
+
+  it.each([409, 422])(
+    'sets aside what a %i of the program refuses when nobody waits any more',
+    async (status) => {
+      const { deliver } = await freshOutbox();
+      answers = [nobody, () => problem(status)];
+      await deliver(parcel('a'));
+      const { allParcels } = await import('./shelf.ts');
+      await settled(async () => (await allParcels()).some(({ refused: why }) => why !== undefined));
+      expect(await kept()).toEqual(['a']);
+    },
+  );
+
+  it('asks again no sooner than the server wants', async () => {
+    const { deliver } = await freshOutbox();
+    answers = [() => new Response('{}', { status: 503, headers: { 'retry-after': '30' } })];
+    await deliver(parcel('a'));
+    await vi.advanceTimersByTimeAsync(29_000);
+    await new Promise((turn) => setImmediate(turn));
+    expect(sent).toEqual([['a']]);
+    await allSent();
+    expect(sent).toEqual([['a'], ['a']]);
+  });
+
+  it('lets entries of other boxes past one at which the server fails, keeps the order within its box, and after three failures lets all past', async () => {
+    const { deliver, isOvertaken } = await freshOutbox();
+    const { allParcels } = await import('./shelf.ts');
+    let broken = true;
+    const about = (id: string, box: string) => ({
+      ...parcel(id),
+      entries: [{ id, kind: 'noted', payload: { box } } as unknown as Entry],
+    });
+    reply = ({ entries }) => (broken && entries[0]?.id === 'bad' ? problem(500) : stored());
+    expect(await deliver(about('bad', 'B1'))).toEqual({ state: 'kept' });
+    expect(await deliver(about('after', 'B1'))).toEqual({ state: 'kept' });
+    expect(await deliver(about('other', 'B2'))).toEqual({ state: 'stored' });
+    expect(sent.flat()).not.toContain('after');
+    expect(await kept()).toEqual(['bad', 'after']);
+    // While nothing else is answered, it is not known to be the entry’s fault.
+    await settled(() => false);
+    expect((await allParcels()).map(({ failures }) => failures)).toEqual([1, undefined]);
+    for (const id of ['x', 'y']) await deliver(about(id, 'B3'));
+    const [bad] = await allParcels();
+    expect(bad && isOvertaken(bad)).toBe(true);
+    await settled(async () => (await kept()).length === 1);
+    expect(await kept()).toEqual(['bad']);
+    broken = false;
+    await allSent();
+    expect(new Set(sent.flat())).toEqual(new Set(['bad', 'after', 'other', 'x', 'y']));
+  });
+
+  it('brings 300 entries through every answer, lost ones, reloads and two tabs, each once and in the order of its box', async () => {
+    const random = seededRandom(7);
+    let turn: Promise<unknown> = Promise.resolve();
+    const request = (_: string, work: () => Promise<void>) => {
+      turn = turn.then(work, work);
+      return turn;
+    };
+    vi.stubGlobal('navigator', { locks: { request } });
+    const log: string[] = [];
+    const known = new Set<string>();
+    const take = (entries: readonly Entry[]) => {
+      for (const { id } of entries) if (!known.has(id)) log.push(id);
+      for (const { id } of entries) known.add(id);
+      return stored();
+    };
+    const odd = [
+      nobody,
+      away,
+      () => problem(500),
+      () => problem(429),
+      () => new Response('<html/>', { status: 502 }),
+      () => new Response('<html/>', { status: 200 }),
+      () => new Response('', { status: 401 }),
+    ];
+    reply = ({ entries }) => {
+      const chance = random();
+      if (chance < 0.55) return take(entries);
+      if (chance < 0.7) {
+        take(entries); // stored, and the answer is lost
+        return nobody();
+      }
+      return (odd[Math.floor(random() * odd.length)] ?? nobody)();
+    };
+    const made: string[] = [];
+    let tabs = [await freshOutbox(), await freshOutbox()];
+    for (let index = 0; index < 300; index++) {
+      const id = `${index % 7}-${index}`;
+      made.push(id);
+      void tabs[index % 2]?.deliver({
+        ...parcel(id),
+        entries: [{ id, kind: 'noted', payload: { box: `B${index % 7}` } } as unknown as Entry],
+      });
+      await until(async () => known.has(id) || (await kept()).includes(id));
+      if (index % 10 === 0) await settled(() => random() < 0.3);
+      if (index % 90 === 89) tabs = [await freshOutbox(), await freshOutbox()];
+    }
+    for (let go = 0; go < 60 && (await kept()).length > 0; go++)
+      await settled(async () => (await kept()).length === 0);
+    expect([...log].sort()).toEqual([...made].sort());
+    for (let box = 0; box < 7; box++) {
+      const of = (ids: readonly string[]) => ids.filter((id) => id.startsWith(`${box}-`));
+      expect(of(log)).toEqual(of(made));
+    }
+  }, 120_000);
 
   it('works, if only for this visit, where the browser refuses storage', async () => {
     vi.stubGlobal('indexedDB', undefined);

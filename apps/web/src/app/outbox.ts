@@ -1,8 +1,9 @@
 import type { PostedEntries, Problem } from '@yellow-cell/contract';
+import { subjectsOf } from '@yellow-cell/contract/subjects';
 import { useSyncExternalStore } from 'react';
 import { ApiError, sendJson } from './api.ts';
 import { refreshAfterEntry } from './queries.ts';
-import { addParcel, allParcels, markParcel, type Parcel, removeParcels } from './shelf.ts';
+import { addParcel, allParcels, countFailure, markParcel, type Parcel, removeParcels } from './shelf.ts';
 
 /**
  * Entries on their way to the server. Each group is kept on this device until the server has answered, so
@@ -27,8 +28,10 @@ const awaited = new Set<string>();
 const answered = new Set<string>();
 let sending: Promise<void> | undefined;
 let tidying: Promise<unknown> = Promise.resolve();
-/** True where nobody answered the last time. */
+/** True where something waits for another go. */
 let away = false;
+/** Until the next go. */
+let wait_ms = RETRY_MS;
 
 function show(parcels: readonly Parcel[]): void {
   kept = {
@@ -57,11 +60,11 @@ export async function flush(): Promise<void> {
   if (sending) {
     await sending;
     // What came while it was ending is sent in another go; where nobody answers, the next try is soon enough.
-    if (away || !(await next())) return;
+    if (away || !(await next({ done: [], failed: new Set(), held: new Set(), inRow: 0 }))) return;
   }
   sending ??= alone(sendAll).finally(() => {
     sending = undefined;
-    if (away) setTimeout(() => void flush(), RETRY_MS);
+    if (away) setTimeout(() => void flush(), wait_ms);
   });
   await sending;
 }
@@ -70,30 +73,68 @@ export async function flush(): Promise<void> {
 const alone = (work: () => Promise<void>): Promise<void> =>
   globalThis.navigator?.locks ? navigator.locks.request('yc-outbox', work) : work();
 
+/**
+ * One go over all that waits, oldest first. What the server has looked at is stored or refused; any other answer means
+ * later, and ends the go. Where the server fails at one entry, what is about the same boxes waits behind it, and the
+ * rest goes on; an entry at which it failed three times while it took others is overtaken by all.
+ */
 async function sendAll(): Promise<void> {
-  const done: string[] = [];
+  const go: Go = { done: [], failed: new Set(), held: new Set(), inRow: 0 };
   away = false;
-  for (let parcel = await next(); parcel && !away; parcel = await next()) {
-    const { id, entries } = parcel;
-    const synced = !awaited.has(id);
-    try {
-      await sendJson<PostedEntries>('POST', '/events', synced ? { entries, synced } : { entries });
-    } catch (error) {
-      away = !(error instanceof ApiError) || error.passing;
-      if (!(error instanceof ApiError)) throw error;
-      if (away) break;
-      const problems = error.details?.problems ?? [{ path: '', sentence: error.message }];
-      if (synced) {
-        await markParcel(id, problems.map(({ sentence }) => sentence).join(' '));
-        continue;
-      }
-      refusals.set(id, problems);
-    }
-    answered.add(id);
-    done.push(id);
+  wait_ms = RETRY_MS;
+  for (let parcel = await next(go); parcel && !away; parcel = await next(go)) await sendOne(parcel, go);
+  if (go.failed.size > 0) {
+    if (go.done.length > 0) await countFailure([...go.failed]);
+    away = true;
+    show(await allParcels());
   }
-  tidying = Promise.all([tidying, tidy(done)]);
-  if (done.length === 0) await tidying;
+  tidying = Promise.all([tidying, tidy(go.done)]);
+  if (go.done.length === 0) await tidying;
+}
+
+interface Go {
+  done: string[];
+  failed: Set<string>;
+  /** What the entries are about that wait behind one at which the server failed. */
+  held: Set<string>;
+  /** Failures one after the other: the second says that it is not the entry. */
+  inRow: number;
+}
+
+async function sendOne({ id, entries }: Parcel, go: Go): Promise<void> {
+  const synced = !awaited.has(id);
+  try {
+    const answer = await sendJson<Partial<PostedEntries>>(
+      'POST',
+      '/events',
+      synced ? { entries, synced } : { entries },
+    );
+    if (!Array.isArray(answer.stored)) throw new ApiError(0, undefined); // JSON, but of somebody else
+  } catch (error) {
+    if (!(error instanceof ApiError)) throw error;
+    if (!error.judged) {
+      const fails = error.status >= 500 && error.status !== 503;
+      if (fails && go.inRow === 0) {
+        go.inRow += 1;
+        go.failed.add(id);
+        return;
+      }
+      if (fails) go.failed.clear();
+      away = true;
+      wait_ms = Math.max(RETRY_MS, error.retryAfter_ms);
+      return;
+    }
+    const problems = error.details?.problems ?? [{ path: '', sentence: error.message }];
+    if (synced) {
+      await markParcel(id, problems.map(({ sentence }) => sentence).join(' '));
+      go.inRow = 0;
+      return;
+    }
+    refusals.set(id, problems);
+  }
+  go.inRow = 0;
+  answered.add(id);
+  go.done.push(id);
 }
 
 /** What is answered is kept until the screens have read it from the server; meanwhile more can be sent. */
@@ -106,9 +147,35 @@ async function tidy(done: readonly string[]): Promise<void> {
   show(await allParcels());
 }
 
-/** What is kept on the device leads: another tab may have put its own in. */
-const next = async (): Promise<Parcel | undefined> =>
-  (await allParcels()).find(({ id, refused }) => refused === undefined && !answered.has(id));
+/** What is kept on the device leads: another tab may have put its own in. What was overtaken comes last. */
+async function next({ failed, held }: Go): Promise<Parcel | undefined> {
+  const waiting = (await allParcels()).filter(
+    ({ id, refused }) => refused === undefined && !answered.has(id),
+  );
+  const overtaken = waiting.filter(isOvertaken);
+  held.clear();
+  for (const parcel of [...waiting.filter((each) => !isOvertaken(each)), ...overtaken]) {
+    const about = aboutOf(parcel);
+    const waits = failed.has(parcel.id) || about.some((thing) => held.has(thing));
+    if (!waits) return parcel;
+    if (!isOvertaken(parcel)) for (const thing of about) held.add(thing);
+  }
+  return undefined;
+}
+
+const OVERTAKEN_AFTER = 3;
+/** The server fails at it and not at others: they no longer wait for it. */
+export const isOvertaken = ({ failures = 0 }: Parcel): boolean => failures >= OVERTAKEN_AFTER;
+
+/** What holds entries in their order: the boxes and yards that they are about, themselves, and what they correct. */
+const aboutOf = ({ entries }: Parcel): string[] =>
+  entries.flatMap((entry) => [
+    entry.id,
+    ...(entry.corrects ? [entry.corrects] : []),
+    ...subjectsOf(entry)
+      .filter(({ kind }) => kind === 'box' || kind === 'yard' || kind === 'round')
+      .map(({ id }) => id),
+  ]);
 
 /** Once more to the server, after all that waits. */
 export async function sendAgain(id: string): Promise<void> {

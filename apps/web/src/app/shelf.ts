@@ -10,6 +10,8 @@ export interface Parcel {
   entries: Entry[];
   /** Why the server did not take it, where its maker was no longer there to be told. */
   refused?: string;
+  /** Times that the server failed at it while it took others. */
+  failures?: number;
 }
 
 const PARCELS = 'parcels';
@@ -59,9 +61,15 @@ export const markParcel = (id: string, refused: string | undefined): Promise<voi
   changeParcels((now) =>
     now.map((each) => {
       if (each.id !== id) return each;
-      const { refused: _, ...plain } = each;
+      const { refused: _, failures: __, ...plain } = each;
       return refused === undefined ? plain : { ...plain, refused };
     }),
+  );
+
+/** The server failed once more at these, and not at others. */
+export const countFailure = (ids: readonly string[]): Promise<void> =>
+  changeParcels((now) =>
+    now.map((each) => (ids.includes(each.id) ? { ...each, failures: (each.failures ?? 0) + 1 } : each)),
   );
 
 export const readSnapshot = <T>(key: string): Promise<T | undefined> =>

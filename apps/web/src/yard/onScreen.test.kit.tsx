@@ -130,7 +130,11 @@ export function serverWith(events: readonly LogEvent[], unsettled: readonly Unse
     );
     if (problems.length > 0) {
       server.refused.push(...problems.map(({ sentence }) => sentence));
-      return reply(422, { detail: '', problems: problems.map(({ sentence }) => ({ path: '', sentence })) });
+      return reply(422, {
+        type: '/problems/invalid',
+        detail: '',
+        problems: problems.map(({ sentence }) => ({ path: '', sentence })),
+      });
     }
     server.posted.push(...read);
     server.events = next;
