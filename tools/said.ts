@@ -6,11 +6,15 @@ export async function main(work: () => Promise<void>): Promise<void> {
   try {
     await work();
   } catch (error) {
-    const sentence = error instanceof Said ? error.message : sentenceOf(error);
+    const sentence = error instanceof Said || isSaid(error) ? (error as Error).message : sentenceOf(error);
     console.error(sentence ? `\n${sentence}` : error);
     process.exitCode = 1;
   }
 }
+
+/** What the program itself says no to, wherever it was said. */
+const isSaid = (error: unknown): boolean =>
+  error instanceof Error && ['ProblemsError', 'NotEmpty'].includes(error.name);
 
 const MACHINE: Readonly<Record<string, string>> = {
   ENOSPC: 'The disk is full',

@@ -8,7 +8,7 @@ import { postgresBinaries } from './binaries.ts';
 import { controlOf } from './control.ts';
 import { prepareDir } from './dataDir.ts';
 import { endServerLeftBehind } from './leftBehind.ts';
-import { takeLock } from './lock.ts';
+import { isHeld, takeLock } from './lock.ts';
 import { ADMIN, keepState, LOGIN, newPassword, readState, resetPassword, type State } from './state.ts';
 import { asUser, type DatabaseUser, databaseUser } from './user.ts';
 
@@ -82,6 +82,12 @@ export async function startCluster(dir: string, options: { durable?: boolean } =
     claim.release();
     throw error;
   }
+}
+
+/** Where the database of a program that runs on this data is reached; undefined where none runs. */
+export function runningUrl(dir: string): string | undefined {
+  const state = isHeld(dir) ? readState(dir) : undefined;
+  return state && urlOf(LOGIN, state, LOGIN);
 }
 
 /** The port and password, and a finished `data` folder: made by initdb under another name first, so that a half-made one is never used. */

@@ -28,6 +28,8 @@ export function takeLock(dir: string): () => void {
   }
 }
 
+export const isHeld = (dir: string): boolean => holderOf(join(dir, 'lock')) !== undefined;
+
 /** A lock that nobody holds; one that a quicker starter has put in its place meanwhile is put back. */
 function moveAway(lock: string, aside: string): void {
   try {

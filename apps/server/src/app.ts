@@ -13,6 +13,8 @@ import { security } from './http/security.ts';
 import { closeHalfSent, SILENT_MS } from './http/slowBodies.ts';
 import { validate } from './http/validation.ts';
 import { serveWeb } from './http/web.ts';
+import { BREEDERS, openContext } from './prepare.ts';
+import { archiveRoutes } from './routes/archive.ts';
 import { computeRoutes } from './routes/compute.ts';
 import { designFileRoutes } from './routes/designFiles.ts';
 import { designRoutes } from './routes/designs.ts';
@@ -23,6 +25,9 @@ import { sensorRoutes } from './routes/sensors.ts';
 import { sessionRoutes } from './routes/session.ts';
 import { standingRoutes } from './routes/standing.ts';
 import { yardRoutes } from './routes/yards.ts';
+import type { Tell } from './services/archive/manifest.ts';
+import { restore as restoreArchive } from './services/archive/restore.ts';
+import { realClock } from './services/clock.ts';
 import type { Context } from './services/context.ts';
 import type { SensorFeed } from './services/sensors.ts';
 import type { Database } from './store/database.ts';
@@ -38,6 +43,7 @@ export interface AppOptions {
   feed?: SensorFeed | undefined;
   place?: Place;
   pool?: Pool;
+  real?: () => Date;
 }
 
 const BODY_BYTES = 2 * 1024 * 1024;
@@ -54,6 +60,7 @@ export async function buildApp({
   feed,
   place = { host: '127.0.0.1', origins: [] },
   pool = openPool(),
+  real = realClock(),
 }: AppOptions) {
   const app = fastify({
     logger: { level: logLevel },
@@ -91,6 +98,10 @@ export async function buildApp({
     if (!ready.context) throw new NotReady('The database is being prepared; try again in a moment.');
     return ready.context;
   };
+  const restore = async (file: string, tell: Tell) => {
+    await restoreArchive(database, file, BREEDERS, tell);
+    ready.context = await openContext(database, real, true);
+  };
   app.get(
     '/api/health',
     { schema: { summary: 'Whether all is up', response: { 200: Health, 503: Health } } },
@@ -114,6 +125,7 @@ export async function buildApp({
         await api.register(routes, { context });
       await api.register(paperRoutes, { context, pool, place });
       await api.register(sensorRoutes, { context, feed });
+      await api.register(archiveRoutes, { context, restore });
       api.get('/openapi.json', { schema: { hide: true } }, () => app.swagger());
     },
     { prefix: '/api' },

@@ -1,5 +1,7 @@
 export { buildApp } from './app.ts';
-export { prepare } from './prepare.ts';
+export { BREEDERS, openContext, prepare } from './prepare.ts';
+export { backup } from './services/archive/backup.ts';
+export { restore } from './services/archive/restore.ts';
 export { realClock } from './services/clock.ts';
 export type { Context } from './services/context.ts';
 export { rebuild } from './services/rebuild.ts';

@@ -21,6 +21,7 @@ const app = await buildApp({
   logLevel: config.logLevel,
   ready,
   feed,
+  real: realClock(config.today),
   place: { host: config.host, origins: config.origins },
 });
 let stopWatching = (): void => undefined;

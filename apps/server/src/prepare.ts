@@ -11,20 +11,23 @@ import { migrate } from './store/migrate.ts';
 
 /** The breeder of a database that was started empty. */
 const HOME_BREEDER = 'a0000000-0000-4000-8000-000000000001';
+/** All whom this program knows, until there are accounts. */
+export const BREEDERS: readonly string[] = [DEMO_BREEDER, HOME_BREEDER];
 const EMPTY_SETTINGS = { person: 'Breeder', units: 'mm', constants: {} } as const;
 const BATCH = 1_000;
 
 /** Migrates, finds whose database it is, and loads the demo into a new one unless it shall stay empty. */
 export async function prepare(database: Database, real: () => Date, empty: boolean): Promise<Context> {
   await migrate(database);
-  const context = await contextFor(database, real, empty);
+  const context = await openContext(database, real, empty);
   await context.within(async (store) => {
     if ((await findBreeder(store))?.fold_version !== FOLD_VERSION) await rebuild(store, context.breeder);
   });
   return context;
 }
 
-async function contextFor(database: Database, real: () => Date, empty: boolean): Promise<Context> {
+/** The context of the breeder whose database it is. */
+export async function openContext(database: Database, real: () => Date, empty: boolean): Promise<Context> {
   const demo = await breederOf(database, DEMO_BREEDER);
   if (demo) return demoContext(database, demo, real);
   if (empty || (await breederOf(database, HOME_BREEDER))) return homeContext(database, real);

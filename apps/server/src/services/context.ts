@@ -8,6 +8,8 @@ export interface Context {
   within<T>(work: (store: Store) => Promise<T>): Promise<T>;
   /** For what only reads, and is waited for by a screen. */
   reading<T>(work: (store: Store) => Promise<T>): Promise<T>;
+  /** For what reads much, all of it as of one moment. */
+  snapshot<T>(work: (store: Store) => Promise<T>): Promise<T>;
 }
 
 export function contextOf(database: Database, breeder: string, clock: Clock): Context {
@@ -16,5 +18,6 @@ export function contextOf(database: Database, breeder: string, clock: Clock): Co
     clock,
     within: (work) => asBreeder(database, breeder, work),
     reading: (work) => readAsBreeder(database, breeder, work),
+    snapshot: (work) => asBreeder(database, breeder, work, 'repeatable read'),
   };
 }

@@ -33,13 +33,17 @@ export function asBreeder<T>(
   database: Database,
   breeder: string,
   work: (store: Store) => Promise<T>,
+  isolation: 'read committed' | 'repeatable read' = 'read committed',
 ): Promise<T> {
-  return database.transaction().execute(async (store) => {
-    await sql`select set_config('role', ${APP_ROLE}, true), set_config('app.breeder', ${breeder}, true)`.execute(
-      store,
-    );
-    return work(store);
-  });
+  return database
+    .transaction()
+    .setIsolationLevel(isolation)
+    .execute(async (store) => {
+      await sql`select set_config('role', ${APP_ROLE}, true), set_config('app.breeder', ${breeder}, true)`.execute(
+        store,
+      );
+      return work(store);
+    });
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;

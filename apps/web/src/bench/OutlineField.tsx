@@ -4,6 +4,7 @@ import type { Outline } from '@yellow-cell/files/outline';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { useUnits } from '../app/units.ts';
+import { readDrawing } from './readDrawing.ts';
 import type { DraftDesk } from './useDraft.ts';
 
 /** Inside width and length of an odd body, taken from an outline in a DXF or SVG drawing of it. */
@@ -14,9 +15,7 @@ export function OutlineField({ desk, body }: { desk: DraftDesk; body: Body }) {
   const [problem, setProblem] = useState('');
   const read = async (file: File | undefined) => {
     if (!file) return;
-    // The readers come when they are needed: few bodies are odd.
-    const { readOutline } = await import('@yellow-cell/files/outline');
-    const found = readOutline(await file.text());
+    const found = await readDrawing(await file.text());
     setProblem(found.ok ? '' : found.problems.map(({ sentence }) => sentence).join(' '));
     setOutlines(found.ok ? found.outlines.slice(0, MOST_SHOWN) : []);
     setSaid(found.ok ? found.remarks : []);

@@ -134,3 +134,33 @@ describe('an outline', () => {
     );
   });
 });
+
+describe('a drawing that is too much', () => {
+  const pairs = (all: readonly (string | number)[]) => all.join('\n');
+  const polyline = (said: number, points: number) =>
+    pairs([
+      ...['0', 'LWPOLYLINE', '8', '0', '90', said, '70', '1'],
+      ...Array.from({ length: points }, (_, at) => pairs(['10', at % 300, '20', (at * 7) % 200])),
+    ]);
+  const lines = (count: number) =>
+    Array.from({ length: count }, (_, at) =>
+      pairs(['0', 'LINE', '8', '0', '10', at % 300, '20', 0, '11', 0, '21', at % 200]),
+    );
+  const nested = (deep: number) =>
+    `<svg width="300mm" viewBox="0 0 300 300">${'<g>'.repeat(deep)}<rect width="99" height="99"/>${'</g>'.repeat(deep)}</svg>`;
+  it.each([
+    ['a polyline that says ten million points', () => dxf(polyline(10_000_000, 4)), false],
+    ['20,000 lines', () => dxf(...lines(20_000)), true],
+    ['61,000 lines', () => dxf(...lines(61_000)), false],
+    ['200,000 points', () => dxf(polyline(200_000, 200_000)), true],
+    ['200,001 points', () => dxf(polyline(200_001, 200_001)), false],
+    ['groups 150 deep', () => nested(150), true],
+    ['groups 5,000 deep', () => nested(5_000), false],
+    ['a path of 300,000 points', () => `<svg><path d="M0 0${'L 5 7'.repeat(300_000)}"/></svg>`, false],
+    ['21 MB', () => `<svg>${' '.repeat(21e6)}</svg>`, false],
+  ] as const)('%s is read or refused with a sentence, at once', (_, make, isRead) => {
+    const read = readOutline(make());
+    expect(read.ok).toBe(isRead);
+    if (!read.ok) expect(read.problems[0]?.sentence).toMatch(/[a-z].*\.$/);
+  });
+});

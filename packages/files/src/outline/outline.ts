@@ -2,6 +2,7 @@ import type { Problem } from '@yellow-cell/contract';
 import DxfParser, { type IEntity } from 'dxf-parser';
 import { getPathBBox } from 'svg-path-commander/util';
 import { type INode, parseSync } from 'svgson';
+import { tooMuch } from './limits.ts';
 
 /** A closed outline found in a drawing, by its extent, in mm; largest first. */
 export interface Outline {
@@ -21,13 +22,14 @@ interface Box {
   layer: string;
 }
 const LEAST_MM = 20;
-const MOST_ENTITIES = 20_000;
 const failed = (sentence: string): ReadOutline => ({ ok: false, problems: [{ path: '', sentence }] });
 
 /** Outlines of an odd body, to take inside width and length from: a DXF or an SVG, by its text. */
 export function readOutline(text: string, unit: 'mm' | 'inch' | 'unsaid' = 'unsaid'): ReadOutline {
   const trimmed = text.trimStart();
   if (trimmed === '') return failed('The file is empty.');
+  const refused = tooMuch(text);
+  if (refused) return failed(refused);
   return trimmed.startsWith('<') ? readSvg(trimmed, unit) : readDxf(text, unit);
 }
 
@@ -37,10 +39,6 @@ function readDxf(text: string, unit: 'mm' | 'inch' | 'unsaid'): ReadOutline {
   const parsed = parsedDxf(text);
   if (!parsed) return failed('The file is damaged, or it is no DXF: it could not be read.');
   const entities = parsed.entities ?? [];
-  if (entities.length > MOST_ENTITIES)
-    return failed(
-      `The drawing has ${entities.length.toLocaleString('en')} parts; at most ${MOST_ENTITIES.toLocaleString('en')} are read.`,
-    );
   const remarks: string[] = [];
   const said = Number(parsed.header?.$INSUNITS ?? 0);
   const mm = unit === 'inch' ? 25.4 : unit === 'mm' ? 1 : (MM_PER_UNIT[said] ?? 1);
@@ -111,8 +109,16 @@ function pointsOf(entity: IEntity): Point[] | undefined {
 }
 
 function boxAround(points: readonly Point[], mm: number, layer: string): Box {
-  const [xs, ys] = [points.map(({ x }) => x * mm), points.map(({ y }) => y * mm)];
-  return { x: [Math.min(...xs), Math.max(...xs)], y: [Math.min(...ys), Math.max(...ys)], layer };
+  const box: Box = {
+    x: [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY],
+    y: [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY],
+    layer,
+  };
+  for (const { x, y } of points) {
+    box.x = [Math.min(box.x[0], x * mm), Math.max(box.x[1], x * mm)];
+    box.y = [Math.min(box.y[0], y * mm), Math.max(box.y[1], y * mm)];
+  }
+  return box;
 }
 
 /** Single lines make an outline together, layer by layer. */
@@ -121,7 +127,9 @@ function looseLines(entities: readonly IEntity[], mm: number): Box[] {
   for (const entity of entities)
     if (entity.type === 'LINE') {
       const { vertices = [] } = entity as IEntity & { vertices?: Point[] };
-      byLayer.set(entity.layer, [...(byLayer.get(entity.layer) ?? []), ...vertices]);
+      const points = byLayer.get(entity.layer);
+      if (points) points.push(...vertices);
+      else byLayer.set(entity.layer, [...vertices]);
     }
   return [...byLayer].map(([layer, points]) => boxAround(points, mm, layer));
 }
