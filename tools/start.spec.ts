@@ -1,5 +1,15 @@
-import { type ChildProcess, spawn } from 'node:child_process';
-import { chmodSync, existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, describe, expect, it } from 'vitest';
@@ -116,12 +126,126 @@ describe('npm start', () => {
     expect(words).toContain('syntax error');
   });
 
+  /** A started program with one yard in it. */
+  async function withYard(dir: string, port: string): Promise<Started> {
+    const first = start(['--data', dir, '--port', port, '--empty']);
+    await untilServed(first);
+    const yard = {
+      id: '11111111-1111-4111-8111-111111111111',
+      name: 'Meadow',
+      latitude_deg: 48,
+      longitude_deg: 13,
+      zone: 'Europe/Vienna',
+    };
+    await fetch(`http://127.0.0.1:${port}/api/yards`, {
+      method: 'POST',
+      body: JSON.stringify(yard),
+      headers: { 'content-type': 'application/json' },
+    });
+    return first;
+  }
+  const yardsAt = async (port: string): Promise<string[]> =>
+    (await (await fetch(`http://127.0.0.1:${port}/api/yards`)).json()).map(
+      ({ name }: { name: string }) => name,
+    );
+
+  it('takes over what a start left that was killed, and says so', async () => {
+    const dir = join(above, 'killed');
+    const port = String(await freePort());
+    const first = await withYard(dir, port);
+    const { pid } = JSON.parse(readFileSync(join(dir, 'lock'), 'utf8'));
+    process.kill(pid, 'SIGKILL');
+    await first.ended;
+    expect(await yardsAt(port)).toEqual(['Meadow']); // the server is alone now, and still serves
+    const second = start(['--data', dir, '--port', port]);
+    await untilServed(second);
+    expect(second.said()).toContain('left behind');
+    expect(await yardsAt(port)).toEqual(['Meadow']);
+    await stop(second);
+    await expect(fetch(`http://127.0.0.1:${port}/api/health`)).rejects.toThrow();
+  });
+
+  it('stops in time what crashed or recovers, and starts again with all that was stored', async () => {
+    const dir = join(above, 'crashed');
+    const port = String(await freePort());
+    const first = await withYard(dir, port);
+    const postmaster = () => Number(readFileSync(join(dir, 'data', 'postmaster.pid'), 'utf8').split('\n')[0]);
+    process.kill(postmaster(), 'SIGKILL');
+    const away = await fetch(`http://127.0.0.1:${port}/api/yards`);
+    expect([away.status, away.headers.get('retry-after')]).toEqual([503, '2']);
+    const begun = Date.now();
+    await stop(first);
+    expect(Date.now() - begun).toBeLessThan(20_000);
+    const second = start(['--data', dir, '--port', port]);
+    await untilServed(second);
+    expect(await yardsAt(port)).toEqual(['Meadow']);
+    await stop(second);
+  });
+
+  const write = (file: string, text: string) => (dir: string) => writeFileSync(join(dir, file), text);
+  const otherProcess = JSON.stringify({ pid: process.pid, mark: 'then' });
+  it.each([
+    [
+      'the numbers of processes that are others now, and an empty state.json',
+      [
+        write('lock', otherProcess),
+        write('server.json', otherProcess),
+        (dir: string) => write(join('data', 'postmaster.pid'), `${process.pid}\n${dir}/data\n`)(dir),
+        write('state.json', ''),
+      ],
+    ],
+    [
+      'a lock of an earlier version, and half a state.json',
+      [
+        (dir: string) => mkdirSync(join(dir, 'lock')),
+        write(join('lock', 'pid'), String(process.pid)),
+        write('state.json', '{"port":54'),
+      ],
+    ],
+    ['an empty lock', [write('lock', '')]],
+  ])('a power cut may leave %s: it starts, and nothing is lost', async (_, leave) => {
+    const dir = join(above, 'cut');
+    const port = String(await freePort());
+    if (!existsSync(dir)) await stop(await withYard(dir, port));
+    for (const each of leave) each(dir);
+    const again = start(['--data', dir, '--port', port]);
+    await untilServed(again);
+    expect(await yardsAt(port)).toEqual(['Meadow']);
+    await stop(again);
+  });
+
+  it('changes nothing of a folder or a file that is not its own, and says what is wrong', async () => {
+    const dir = join(above, 'letters');
+    mkdirSync(dir);
+    writeFileSync(join(dir, 'letter.txt'), 'dear');
+    const before = [statSync(dir).uid, statSync(dir).mtimeMs, readdirSync(dir)];
+    const port = ['--port', String(await freePort())];
+    expect(await whatItSays(['--data', dir, ...port])).toContain('holds “letter.txt”');
+    expect(await whatItSays(['--data', join(dir, 'letter.txt'), ...port])).toContain('is a file');
+    expect(await whatItSays(['--data', join(dir, 'letter.txt', 'deeper'), ...port])).toContain('is a file');
+    expect([statSync(dir).uid, statSync(dir).mtimeMs, readdirSync(dir)]).toEqual(before);
+  });
+
+  const disk = join(above, 'disk');
+  mkdirSync(disk);
+  const mount = (...options: string[]) => spawnSync('mount', [...options, disk]).status === 0;
+  const canMount = process.getuid?.() === 0 && mount('-t', 'tmpfs', '-o', 'size=1m', 'tmpfs');
+  afterAll(() => spawnSync('umount', [disk]));
+  it.skipIf(!canMount)('says that a disk is full, or read-only', async () => {
+    const port = ['--port', String(await freePort())];
+    expect(await whatItSays(['--data', join(disk, 'here'), ...port])).toMatch(/MB free|disk is full/);
+    rmSync(join(disk, 'here'), { recursive: true, force: true });
+    mount('-o', 'remount,ro');
+    expect(await whatItSays(['--data', join(disk, 'here'), ...port])).toMatch(/cannot be used|read-only/);
+  });
+
   it.each([
     [['--port', '0'], 'a port is a whole number'],
     [['--port', 'eighty'], 'a port is a whole number'],
     [['--colour', 'red'], 'Use: npm start'],
     [['--reset'], 'say --yes'],
   ])('%j gets a sentence', async (args, words) => {
-    expect(await whatItSays(['--data', join(above, 'none'), ...args])).toContain(words);
+    const port = args.includes('--port') ? [] : ['--port', String(await freePort())];
+    expect(await whatItSays(['--data', join(above, 'none'), ...port, ...args])).toContain(words);
   });
 });

@@ -9,6 +9,8 @@ import { noteServer } from './postgres/leftBehind.ts';
 import { main, Said } from './said.ts';
 import { reachable, refuseTakenPort, startServer, stopServer } from './server.ts';
 
+const PARENT_MS = 1_000;
+
 /** From a clone to the served page: data, database, build, server, in that order; Ctrl-C stops all of them again. */
 await main(async () => {
   const options = startOptions(process.argv.slice(2));
@@ -32,6 +34,7 @@ await main(async () => {
     process.exit(code);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop(0));
+  stopWithParent(() => void stop(0));
   try {
     await refuseTakenPort(options.host, options.port);
     buildIfChanged();
@@ -62,6 +65,11 @@ await main(async () => {
   announce(options);
 });
 
+/** Whoever started this was killed, and can hand on no signal any more: nobody else would stop what runs. */
+function stopWithParent(stop: () => void): void {
+  const parent = process.ppid;
+  setInterval(() => process.ppid !== parent && stop(), PARENT_MS).unref();
+}
 function announce({ host, port, dataDir }: StartOptions): void {
   console.log(`\nYellow Cell is at http://${reachable(host)}:${port}   (Ctrl-C stops it)`);
   if (!process.env.DATABASE_URL) console.log(`Its data is in ${dataDir}`);

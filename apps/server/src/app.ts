@@ -44,6 +44,8 @@ export interface AppOptions {
   place?: Place;
   pool?: Pool;
   real?: () => Date;
+  /** Until a request that falls silent is closed. */
+  silentMs?: number;
 }
 
 const BODY_BYTES = 2 * 1024 * 1024;
@@ -61,26 +63,29 @@ export async function buildApp({
   place = { host: '127.0.0.1', origins: [] },
   pool = openPool(),
   real = realClock(),
+  silentMs = SILENT_MS,
 }: AppOptions) {
   const app = fastify({
     logger: { level: logLevel },
     bodyLimit: BODY_BYTES,
     forceCloseConnections: 'idle',
     requestTimeout: WHOLE_REQUEST_MS,
-    http: { headersTimeout: SILENT_MS, connectionsCheckingInterval: 1_000 },
+    http: { headersTimeout: silentMs, connectionsCheckingInterval: 1_000 },
     clientErrorHandler: refuseBroken,
     frameworkErrors: (error, request, reply) => {
       for (const [name, value] of Object.entries(BARE_HEADERS)) reply.header(name, value);
       handleError(error, request as never, reply as never);
     },
   }).withTypeProvider<ZodTypeProvider>();
+  // Nothing but JSON is taken, so that no page elsewhere can send anything without asking first.
+  app.removeContentTypeParser('text/plain');
   app.setValidatorCompiler(validate as never);
   // Answers are typed where they are made; checking them again would only cost time.
   app.setSerializerCompiler(() => JSON.stringify);
   app.setErrorHandler((error, request, reply) => handleError(error as never, request, reply));
   app.addHook('onClose', () => pool.close());
   await app.register(helmet, security);
-  closeHalfSent(app as never);
+  closeHalfSent(app as never, silentMs);
   guardOrigin(app as never, place);
   guardAccess(app as never, () => 'owner');
   await app.register(compress, { threshold: 1_024, brotliOptions: { params: { 1: BROTLI_QUALITY } } });

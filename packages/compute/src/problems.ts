@@ -13,14 +13,28 @@ function problemsOfIssue(issue: Issue, asked: unknown): Problem[] {
   if (issue.code === 'unrecognized_keys') {
     return issue.keys.map((key) => ({
       path: [...at, key].join('.'),
-      value: valueAt(asked, [...at, key]),
-      sentence: `There is no field “${key}” here.`,
+      ...shown(valueAt(asked, [...at, key])),
+      sentence: `There is no field “${key.slice(0, MOST_CHARACTERS)}” here.`,
     }));
   }
   const value = valueAt(asked, at);
-  return [
-    { path: at.join('.'), ...(value === undefined ? {} : { value }), sentence: sentenceOf(issue, value) },
-  ];
+  return [{ path: at.join('.'), ...shown(value), sentence: sentenceOf(issue, value) }];
+}
+
+const MOST_CHARACTERS = 200;
+const MOST_PARTS = 50;
+/** What was sent, given back beside its problem where that helps: not a whole file, nor what is nested without end. */
+function shown(value: unknown): { value?: unknown } {
+  if (value === undefined) return {};
+  if (typeof value === 'string') return { value: value.slice(0, MOST_CHARACTERS) };
+  let left = MOST_PARTS;
+  for (const waiting: unknown[] = [value]; waiting.length > 0; ) {
+    const next = waiting.pop();
+    left -= 1;
+    if (left < 0 || (typeof next === 'string' && next.length > MOST_CHARACTERS)) return {};
+    if (typeof next === 'object' && next !== null) waiting.push(...Object.values(next).slice(0, MOST_PARTS));
+  }
+  return { value };
 }
 
 function sentenceOf(issue: Issue, value: unknown): string {
