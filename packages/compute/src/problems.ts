@@ -54,6 +54,8 @@ function sentenceOf(issue: Issue, value: unknown): string {
   ) {
     return `${issue.origin === 'array' ? 'The list' : 'The value'} is too short or too small.`;
   }
+  if (issue.code === 'too_big' && issue.message.startsWith('Too big'))
+    return `${issue.origin === 'array' || issue.origin === 'string' ? 'It is too long' : 'The value is too large'}; at most ${issue.maximum} fits here.`;
   return issue.message;
 }
 

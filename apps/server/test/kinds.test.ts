@@ -1,0 +1,227 @@
+import { randomUUID } from 'node:crypto';
+import { type EventKind, Family as Families, type Family, payloads } from '@yellow-cell/contract';
+import { subjectFields } from '@yellow-cell/contract/subjects';
+import { bayIdsOf, bodiesOf, buildSteps, defaultConstants, familyDesign, sheetsOf } from '@yellow-cell/core';
+import { sql } from 'kysely';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { rebuild } from '../src/services/rebuild.ts';
+import { entry, freshServer, type Ground, ground, TODAY } from './bench.test.kit.ts';
+import { type PickId, type Variant, variantsOf } from './variants.test.kit.ts';
+
+/**
+ * Every kind of event in every variant of its schema, through HTTP into the real database, in a box of each family:
+ * answered, never broken, and the same after a rebuild. The short run tries each kind and variant in one family.
+ */
+const whole = process.env.YC_ALL === '1';
+const kinds = Object.keys(payloads) as EventKind[];
+
+let server: Awaited<ReturnType<typeof freshServer>>;
+let place: Ground;
+const designs = new Map<Family, string>();
+beforeAll(async () => {
+  server = await freshServer();
+  place = await ground(server.context);
+  for (const family of Families.options) {
+    const design = {
+      id: randomUUID(),
+      name: family,
+      version: { id: randomUUID(), content: familyDesign(family), note: '' },
+    };
+    expect((await post('/api/designs', design)).statusCode).toBe(200);
+    designs.set(family, design.id);
+  }
+});
+afterAll(() => server.close());
+
+const post = (url: string, payload: object) => server.app.inject({ method: 'POST', url, payload });
+type Entries = ReturnType<typeof entry>[];
+const log = (entries: Entries, synced: boolean) => post('/api/events', { entries, synced });
+
+/** How far the colony of a box is when entries of a kind are tried. */
+const QUEENLESS: readonly EventKind[] = ['cellGiven', 'queenGiven', 'combined'];
+const WITH_CELL: readonly EventKind[] = ['cellOpened', 'eggsSeen'];
+
+/** A box of a family with a story that gives entries of a kind something to be about, and the ids that are in it. */
+async function boxFor(kind: EventKind, family: Family): Promise<PickId> {
+  const ids = Object.fromEntries(
+    ['box', 'colony', 'attempt', 'round', 'queen', 'frame', 'trial', 'suspicion', 'other', 'cell'].map(
+      (name) => [name, randomUUID()],
+    ),
+  ) as Record<string, string>;
+  const content = familyDesign(family);
+  const [bodies, sheets, bays] = [bodiesOf(content), sheetsOf(content), bayIdsOf(content)];
+  const parts: Record<string, string[]> = {
+    board: bodies.flatMap(({ boards }) => boards.map(({ id }) => id)),
+    groove: bodies.flatMap(({ grooves }) => grooves.map(({ id }) => id)),
+    slot: bodies.flatMap((body) => body.bays.flatMap(({ frames }) => frames.map(({ id }) => id))),
+    entrance: bodies.flatMap(({ entrances }) => entrances.map(({ id }) => id)),
+    vent: bodies.flatMap(({ vents }) => vents.map(({ id }) => id)),
+    hole: sheets.flatMap(({ holes }) => holes.map(({ id }) => id)),
+    bays: bays.slice(-1),
+    step: buildSteps(content, 'butt', defaultConstants).map(({ key }) => key),
+  };
+  const {
+    box = '',
+    colony = '',
+    attempt = '',
+    round = '',
+    queen = '',
+    frame = '',
+    trial = '',
+    suspicion = '',
+  } = ids;
+  const of = { box, colony };
+  const yard = place.yard.id;
+  const spot = { yard, stand: '1', east_m: 1, north_m: 1, bearing_deg: 180 };
+  const frames = { sealedBrood: 1, stores: 1, drawn: 0 };
+  const built = (id: string, label: string) => [
+    entry('boxBuilt', '2026-04-01', { box: id, label, design: designs.get(family) ?? '', version: 1 }),
+    entry('boxPlaced', '2026-04-02', { box: id, ...spot }),
+  ];
+  const stocked = (id: string, colonyId: string) =>
+    entry('stocked', '2026-04-20', {
+      box: id,
+      colony: colonyId,
+      bays: bays.slice(0, 1),
+      frames,
+      shakes: 1,
+      openBrood: true,
+    });
+  const story: Entries = [
+    ...built(box, 'B1'),
+    ...built(ids.other ?? '', 'B2'),
+    stocked(box, colony),
+    stocked(ids.other ?? '', ids.cell ?? ''),
+    entry('grafted', '2026-04-20', { round, number: 1, donor: 'D', grafts: 9, accepted: 8 }),
+    entry('trialBegun', '2026-04-20', {
+      trial,
+      yard,
+      question: 'q',
+      measured: 'm',
+      boxesIn: [box],
+      boxesAgainst: [box],
+    }),
+    entry('frameAudited', '2026-04-21', {
+      ...of,
+      frame,
+      slot: parts.slot?.[0] ?? 'x',
+      sides: [{ eggs: 0.2 }, {}],
+    }),
+    entry('stripsPut', '2026-04-22', { ...of, product: 'p', outBy: '2026-06-01' }),
+    entry('suspected', '2026-04-22', { ...of, suspicion, what: 's' }),
+    entry('outingLeft', '2026-04-23', { ...of, place: 'p', backBy: '2026-04-24T10:00:00Z' }),
+  ];
+  if (!QUEENLESS.includes(kind)) story.push(entry('cellGiven', '2026-04-30', { ...of, attempt, round }));
+  if (!QUEENLESS.includes(kind) && !WITH_CELL.includes(kind))
+    story.push(
+      entry('eggsSeen', '2026-05-14', { ...of, attempt }),
+      entry('queenMarked', '2026-05-15', { ...of, queen: attempt, colour: 'white', clipped: false }),
+    );
+  expect((await log(story, true)).statusCode).toBe(200);
+  ids.queen = QUEENLESS.includes(kind) ? queen : attempt;
+  const meant: Record<string, string | undefined> = {
+    ...ids,
+    yard,
+    design: designs.get(family),
+    onto: ids.other,
+    intoBox: ids.other,
+    toBox: ids.other,
+    into: ids.cell,
+    donorQueen: attempt,
+  };
+  return (field) => parts[field]?.slice(0, 1) ?? (meant[field] === undefined ? [] : [meant[field]]);
+}
+
+const noIds: PickId = (field) => [field];
+const variantsIn = (kind: EventKind): Variant[] => variantsOf(payloads[kind], noIds);
+
+const tried = { count: 0, stored: 0, refused: 0, settle: 0 };
+async function tryVariant(kind: EventKind, payload: unknown): Promise<void> {
+  const make = () => entry(kind, TODAY, payload as never, { hour: 8 });
+  const live = make();
+  const answer = await log([live], false);
+  expect([kind, payload, [200, 409, 422].includes(answer.statusCode) || answer.body]).toEqual([
+    kind,
+    payload,
+    true,
+  ]);
+  if (answer.statusCode === 200) {
+    tried.stored += 1;
+    const undo = entry('withdrawn', TODAY, {}, { corrects: live.id, hour: 8 });
+    expect((await log([undo], false)).statusCode).toBe(200);
+  } else {
+    tried.refused += 1;
+    const late = await log([make()], true);
+    expect([kind, payload, late.statusCode === 200 || late.body]).toEqual([kind, payload, true]);
+    tried.settle += late.json().toSettle.length;
+  }
+  tried.count += 1;
+}
+
+describe('every kind of event, in every variant of its schema', () => {
+  it.each(kinds.map((kind, at) => [kind, at] as const))('%s', async (kind, at) => {
+    const families = whole ? Families.options : [Families.options[at % Families.options.length] as Family];
+    for (const family of families) {
+      const pick = await boxFor(kind, family);
+      for (const { value } of variantsOf(payloads[kind], pick)) await tryVariant(kind, value);
+      const box = pick('box')[0];
+      expect((await server.app.inject(`/api/boxes/${box}`)).statusCode).toBe(200);
+      expect((await server.app.inject(`/api/boxes/${box}/log`)).statusCode).toBe(200);
+    }
+  });
+
+  it('was tried, as many as the schema has', () => {
+    const variants = kinds.reduce((sum, kind) => sum + variantsIn(kind).length, 0);
+    const families = whole ? Families.options.length : 1;
+    process.stdout.write(
+      `${kinds.length} kinds, ${variants} variants × ${families} of ${Families.options.length} families: ${tried.count} tried, ${tried.stored} stored and taken back, ${tried.refused} refused, of them ${tried.settle} kept to settle when synced\n`,
+    );
+    // Parts that a family does not have are known in none of its variants.
+    expect(tried.count).toBeGreaterThan(variants * families * 0.9);
+    expect(tried.stored).toBeGreaterThan(tried.count * 0.3);
+  });
+
+  it('leaves rows that the log gives again', async () => {
+    const rows = () =>
+      server.context.within(async (store) => {
+        const found: Record<string, unknown[]> = {};
+        for (const table of [
+          'box_state',
+          'compartment_state',
+          'attempt_state',
+          'queen_state',
+          'due_state',
+          'round_state',
+          'weather_day',
+          'event_to_settle',
+        ])
+          found[table] = (
+            await sql`select to_jsonb(t) as row from ${sql.table(table)} t order by to_jsonb(t)::text`.execute(
+              store,
+            )
+          ).rows;
+        return found;
+      });
+    const live = await rows();
+    await server.context.within((store) => rebuild(store, server.context.breeder));
+    expect(await rows()).toEqual(live);
+  });
+});
+
+describe('what an event is about', () => {
+  it('is said of every field that names a thing with a story, and of no other', () => {
+    const NO_STORY = ['design', 'suspicion', 'boxesIn', 'boxesAgainst'];
+    for (const kind of kinds) {
+      const named = new Set<string>();
+      const pick: PickId = (field) => {
+        named.add(field);
+        return [];
+      };
+      variantsOf(payloads[kind], pick);
+      const declared = Object.keys(subjectFields[kind]).map((path) => path.split('.').at(-1) ?? '');
+      const parts = ['board', 'groove', 'slot', 'entrance', 'vent', 'hole', 'bays', 'bay', 'step'];
+      const wanted = [...named].filter((field) => !NO_STORY.includes(field) && !parts.includes(field));
+      expect([kind, [...new Set(declared)].sort()]).toEqual([kind, wanted.sort()]);
+    }
+  });
+});
