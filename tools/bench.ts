@@ -1,5 +1,6 @@
 import { coreFigures } from './bench/core.ts';
 import { type Figure, printTable } from './bench/figure.ts';
+import { mixedLoadFigure } from './bench/mixed.ts';
 import { serverFigures } from './bench/server.ts';
 import { webFigures } from './bench/web.ts';
 import { buildIfChanged } from './build.ts';
@@ -9,10 +10,14 @@ import { setStage } from './stage.ts';
 
 const DEMO_MOST_S = 10;
 
-/** Figures of speed and size, each a ratio against a plain baseline in the same run. */
+/** Figures of speed and size, each a ratio against a plain baseline in the same run; `npm run bench -- mixed` the mixed load alone. */
 await main(async () => {
   ensureChromium();
   buildIfChanged();
+  if (process.argv[2] === 'mixed') {
+    printTable([await mixedLoadFigure()]);
+    return;
+  }
   const figures: Figure[] = coreFigures();
   const started = performance.now();
   const stage = await setStage();
@@ -31,6 +36,7 @@ await main(async () => {
   } finally {
     await stage.close();
   }
+  figures.push(await mixedLoadFigure());
   printTable(figures);
   if (figures.some(({ holds }) => !holds)) process.exitCode = 1;
 });

@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { noticesText, notPermissive, shippedPackages } from './notices.ts';
 import { root } from './root.ts';
 import { Said } from './said.ts';
 
@@ -29,6 +30,13 @@ export function buildIfChanged(): void {
     );
     if (built.status !== 0) throw new Said(`The ${app} could not be built; the reason stands above.`);
   }
+  const shipped = shippedPackages();
+  const [odd] = notPermissive(shipped);
+  if (odd)
+    throw new Said(
+      `${odd.name} is under “${odd.license}”, which asks for more than its notice: do without, or look.`,
+    );
+  writeFileSync(join(webDir, 'third-party.txt'), noticesText(shipped));
   writeFileSync(STAMP, from);
 }
 

@@ -14,17 +14,25 @@ export interface ServerSettings {
   today?: string | undefined;
   sensors?: string | undefined;
   origins?: readonly string[];
+  /** Of its process, beside the usual. */
+  env?: Record<string, string>;
   /** Told as soon as it runs, before it is ready. */
   onSpawn?: (child: ChildProcess) => void;
 }
 
-const READY_WAIT_MS = 90_000;
+const SAY_AFTER_MS = 20_000;
 /** A server that does not end in this time has nothing left to lose: what it acknowledged is stored. */
 const STOP_MS = 10_000;
 const POLL_MS = 100;
 
 /** Starts the server as a process of its own and waits until it is migrated, loaded and answers. */
-export async function startServer({
+export async function startServer(settings: ServerSettings): Promise<ChildProcess> {
+  const child = spawnServer(settings);
+  await untilReady(child, settings);
+  return child;
+}
+
+export function spawnServer({
   databaseUrl,
   host,
   port,
@@ -35,8 +43,9 @@ export async function startServer({
   today,
   sensors,
   origins = [],
+  env = {},
   onSpawn,
-}: ServerSettings): Promise<ChildProcess> {
+}: ServerSettings): ChildProcess {
   const [program = process.execPath, ...args] = command;
   const child = spawn(program, args, {
     // A group of its own: Ctrl-C reaches the starter, which stops the server and then the database, in that order.
@@ -44,6 +53,7 @@ export async function startServer({
     stdio: ['ignore', 'inherit', 'inherit'],
     env: {
       ...process.env,
+      ...env,
       NODE_ENV: 'production',
       DATABASE_URL: databaseUrl,
       HOST: host,
@@ -57,18 +67,24 @@ export async function startServer({
     },
   });
   onSpawn?.(child);
+  return child;
+}
+
+/** What takes its time (a database that recovers, read rows made anew) is waited for as long as the server lives. */
+async function untilReady(child: ChildProcess, { host, port }: ServerSettings): Promise<void> {
   let ended = false;
   child.once('exit', () => {
     ended = true;
   });
-  const deadline = Date.now() + READY_WAIT_MS;
-  while (!(await isReady(host, port))) {
+  const started = Date.now();
+  for (let said = false; !(await isReady(host, port)); ) {
     if (ended) throw new Said('The server stopped while it was starting; its log says why above.');
-    if (Date.now() > deadline)
-      throw new Said('The server did not become ready in time; its log may say why above.');
+    if (!said && Date.now() - started > SAY_AFTER_MS) {
+      console.error('The server is still making its data ready; with a large log this takes minutes…');
+      said = true;
+    }
     await new Promise((resolve) => setTimeout(resolve, POLL_MS));
   }
-  return child;
 }
 
 /** Asks the server to stop and waits until it has. */

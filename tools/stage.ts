@@ -7,6 +7,8 @@ import { startServer, stopServer } from './server.ts';
 export interface Stage {
   url: string;
   cluster: Cluster;
+  /** Of the server's process. */
+  pid(): number;
   /** Stops the server as a crash would, and starts it again at the same place. */
   restart(): Promise<void>;
   close(): Promise<void>;
@@ -15,7 +17,13 @@ export interface Stage {
 const STAGE_DAY = '2026-05-31';
 const HOST = '127.0.0.1';
 
-export async function setStage({ port }: { port?: number } = {}): Promise<Stage> {
+interface StageOptions {
+  port?: number;
+  /** Of the server's process, beside the usual. */
+  env?: Record<string, string>;
+}
+
+export async function setStage({ port, env = {} }: StageOptions = {}): Promise<Stage> {
   const cluster = await temporaryCluster();
   const at = port ?? (await freePort());
   const start = () =>
@@ -27,11 +35,13 @@ export async function setStage({ port }: { port?: number } = {}): Promise<Stage>
       today: STAGE_DAY,
       command: [process.execPath, serverFile],
       logLevel: 'error',
+      env,
     });
   let server = await start();
   return {
     url: `http://${HOST}:${at}`,
     cluster,
+    pid: () => server.pid ?? 0,
     async restart() {
       await stopServer(server);
       server = await start();

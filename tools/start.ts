@@ -1,13 +1,13 @@
-import type { ChildProcess } from 'node:child_process';
 import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { buildIfChanged, serverFile, webDir } from './build.ts';
+import { keptUp } from './keptUp.ts';
 import { type StartOptions, startOptions } from './options.ts';
 import { type Cluster, claimDataDir, openCluster } from './postgres/cluster.ts';
 import { noteServer } from './postgres/leftBehind.ts';
 import { main, Said } from './said.ts';
-import { reachable, refuseTakenPort, startServer, stopServer } from './server.ts';
+import { reachable, refuseTakenPort } from './server.ts';
 
 const PARENT_MS = 1_000;
 
@@ -18,12 +18,17 @@ await main(async () => {
   if (options.reset) await reset(options, ownUrl);
   const claim = ownUrl ? undefined : await claimDataDir(options.dataDir);
   let cluster: Cluster | undefined;
-  let server: ChildProcess | undefined;
   let forget = (): void => undefined;
   let stopping = false;
+  const server = keptUp({
+    onSpawn(child) {
+      if (claim) forget = noteServer(claim.dir, child.pid);
+    },
+    onGivenUp: () => void stop(1),
+  });
   const stopAll = async () => {
     stopping = true;
-    await stopServer(server);
+    await server.stop();
     forget();
     if (cluster) cluster.close();
     else claim?.release();
@@ -40,7 +45,7 @@ await main(async () => {
     buildIfChanged();
     cluster = claim && (await openCluster(claim));
     const { host, port, empty, sensors, origins } = options;
-    server = await startServer({
+    await server.start({
       databaseUrl: ownUrl ?? cluster?.url ?? '',
       host,
       port,
@@ -49,15 +54,8 @@ await main(async () => {
       sensors,
       origins,
       command: [process.execPath, serverFile],
-      onSpawn(child) {
-        server = child;
-        if (claim) forget = noteServer(claim.dir, child.pid);
-      },
     });
-    server.once('exit', (code) => {
-      if (!stopping) console.error('The server stopped by itself; its log says why above.');
-      void stop(code ?? 1);
-    });
+    cluster?.keepUp();
   } catch (error) {
     await stopAll();
     throw error;

@@ -30,13 +30,22 @@ const check = (name: string, command: string, ...args: string[]): Step => ({
       : { passed: 0, failed: 1 },
 });
 
-const vitest = (project: string): Step => ({
-  name: project,
+/** Test files of a project; all of them, or those whose names hold `only`. */
+const vitest = (project: string, name = project, only?: string): Step => ({
+  name,
   run: () => {
-    const report = join(reports, `${project}.json`);
+    const report = join(reports, `${name}.json`);
     const { status } = spawnSync(
       bin('vitest'),
-      ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
+      [
+        'run',
+        ...(only ? [only] : []),
+        '--project',
+        project,
+        '--reporter=default',
+        '--reporter=json',
+        `--outputFile.json=${report}`,
+      ],
       { cwd: root, stdio: 'inherit' },
     );
     return counted(status, () => {
@@ -82,10 +91,14 @@ const steps: readonly Step[] = [
   playwright,
 ];
 
+/** Run by name alone. */
+const long: readonly Step[] = [vitest('store', 'kinds', 'apps/server/test/kinds')];
+
 /** All checks and tests, or those named; the last line counts them. */
 await main(async () => {
   const wanted = process.argv.slice(2);
-  const chosen = wanted.length === 0 ? steps : steps.filter(({ name }) => wanted.includes(name));
+  const chosen =
+    wanted.length === 0 ? steps : [...steps, ...long].filter(({ name }) => wanted.includes(name));
   postgresBinaries('');
   ensureChromium();
   ensurePoppler();

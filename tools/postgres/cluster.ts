@@ -21,6 +21,8 @@ export interface Cluster {
   stop(): void;
   /** Starts it again after `stop`, on the same port. */
   restart(): Promise<void>;
+  /** From now on starts it again by itself when it has gone. */
+  keepUp(): void;
   /** Ends it for good: stops and lets go of the data. */
   close(): void;
 }
@@ -48,6 +50,8 @@ export async function claimDataDir(dir: string): Promise<Claim> {
   return { dir, binaries, user, release };
 }
 
+const WATCH_MS = 1_000;
+
 /** `durable: false` is for tests: it may lose data in a crash, and starts and writes faster. */
 export async function openCluster(claim: Claim, { durable = true } = {}): Promise<Cluster> {
   const { dir, binaries, user, release } = claim;
@@ -62,12 +66,24 @@ export async function openCluster(claim: Claim, { durable = true } = {}): Promis
     control.stop();
     throw error;
   }
+  let watching: NodeJS.Timeout | undefined;
   return {
     url: urlOf(LOGIN, state, LOGIN),
     adminUrl,
     stop: control.stop,
     restart: control.start,
+    keepUp() {
+      let busy = false;
+      watching = setInterval(async () => {
+        if (busy || control.runs()) return;
+        busy = true;
+        console.error('The database stopped by itself; it is started again.');
+        await control.start().catch((error: Error) => console.error(error.message));
+        busy = false;
+      }, WATCH_MS);
+    },
     close() {
+      clearInterval(watching);
       control.stop();
       release();
     },

@@ -25,6 +25,7 @@ const SAY_AFTER_MS = 3_000;
 /** Starts and stops one PostgreSQL. */
 export interface Control {
   start(): Promise<void>;
+  runs(): boolean;
   stop(): void;
 }
 
@@ -41,9 +42,16 @@ export function controlOf({ dir, binaries, user, port, durable, adminUrl }: Cont
   return {
     async start() {
       forgetStrangersPid(data);
-      if (control('start', '-W', '-l', log, '-o', options) !== 0) throw failed();
-      await untilItAnswers(adminUrl, () => postmasterOf(data) !== undefined, failed);
+      const begin = () => control('start', '-W', '-l', log, '-o', options) === 0;
+      if (!begin()) throw failed();
+      const again = () => {
+        // What a killed one left in memory is let go of only when the last of its processes has ended.
+        const left = /shared memory block.*still in use|lock file .* already exists/.test(endOf(log));
+        return left && begin();
+      };
+      await untilItAnswers(adminUrl, () => postmasterOf(data) !== undefined || again(), failed);
     },
+    runs: () => postmasterOf(data) !== undefined,
     stop() {
       if (postmasterOf(data) === undefined) return;
       if (control('stop', '-m', 'fast', '-w', '-t', String(FAST_S)) === 0) return;
@@ -71,7 +79,8 @@ async function untilItAnswers(url: string, lives: () => boolean, failed: () => S
       const isStarting = code === '57P03' || code === 'ECONNREFUSED' || code === 'ECONNRESET';
       if (!isStarting && !/timeout|terminated/i.test((error as Error).message)) throw error;
     }
-    if (Date.now() - started > SAY_AFTER_MS && !lives()) throw failed();
+    const lived = lives();
+    if (!lived && Date.now() - started > SAY_AFTER_MS) throw failed();
     if (!said && Date.now() - started > SAY_AFTER_MS) {
       console.error(
         'The database was not stopped in order, and makes its data whole; this may take minutes…',

@@ -49,8 +49,8 @@ export interface AppOptions {
 }
 
 const BODY_BYTES = 2 * 1024 * 1024;
-/** No request takes longer to be sent; one that falls silent is closed long before. */
-const WHOLE_REQUEST_MS = 300_000;
+/** No request takes longer to be sent, not even an archive over a slow net; one that falls silent is closed long before. */
+const WHOLE_REQUEST_MS = 3_600_000;
 /** Fast enough to compress as it is sent, and still close to the best. */
 const BROTLI_QUALITY = 5;
 

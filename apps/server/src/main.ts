@@ -4,6 +4,7 @@ import { prepare } from './prepare.ts';
 import { realClock } from './services/clock.ts';
 import { type SensorFeed, watchSensors } from './services/sensors.ts';
 import { isDatabaseGone, openDatabase } from './store/database.ts';
+import { openPool } from './work/pool.ts';
 
 const RETRY_MS = 1_000;
 
@@ -15,8 +16,10 @@ const database = openDatabase(config.databaseUrl, (error) =>
 const feed: SensorFeed | undefined = config.sensors
   ? { url: config.sensors, polledAt: null, problem: null }
   : undefined;
+const pool = openPool();
 const app = await buildApp({
   database,
+  pool,
   webDir: config.webDir,
   logLevel: config.logLevel,
   ready,
@@ -52,6 +55,7 @@ async function onceDatabaseIsThere<T>(work: () => Promise<T>): Promise<T> {
 
 try {
   await app.listen({ host: config.host, port: config.port });
+  pool.warm();
   ready.context = await onceDatabaseIsThere(() => prepare(database, realClock(config.today), config.empty));
   if (feed) stopWatching = watchSensors(feed, ready.context, () => new Date());
   app.log.info('ready');

@@ -129,7 +129,8 @@ async function boxFor(kind: EventKind, family: Family): Promise<PickId> {
     into: ids.cell,
     donorQueen: attempt,
   };
-  return (field) => parts[field]?.slice(0, 1) ?? (meant[field] === undefined ? [] : [meant[field]]);
+  // What a family does not have is asked for all the same, so that each is tried as often as the schema says.
+  return (field) => [field in parts ? (parts[field]?.[0] ?? 'none-here') : (meant[field] ?? randomUUID())];
 }
 
 const noIds: PickId = (field) => [field];
@@ -151,9 +152,10 @@ async function tryVariant(kind: EventKind, payload: unknown): Promise<void> {
     expect((await log([undo], false)).statusCode).toBe(200);
   } else {
     tried.refused += 1;
-    const late = await log([make()], true);
+    const again = make();
+    const late = await log([again], true);
     expect([kind, payload, late.statusCode === 200 || late.body]).toEqual([kind, payload, true]);
-    tried.settle += late.json().toSettle.length;
+    if (late.json().toSettle.some(({ id }: { id: string }) => id === again.id)) tried.settle += 1;
   }
   tried.count += 1;
 }
@@ -176,8 +178,7 @@ describe('every kind of event, in every variant of its schema', () => {
     process.stdout.write(
       `${kinds.length} kinds, ${variants} variants × ${families} of ${Families.options.length} families: ${tried.count} tried, ${tried.stored} stored and taken back, ${tried.refused} refused, of them ${tried.settle} kept to settle when synced\n`,
     );
-    // Parts that a family does not have are known in none of its variants.
-    expect(tried.count).toBeGreaterThan(variants * families * 0.9);
+    expect(tried.count).toBe(variants * families);
     expect(tried.stored).toBeGreaterThan(tried.count * 0.3);
   });
 

@@ -7,6 +7,8 @@ import type { Answered, Task } from './worker.ts';
 export interface Pool {
   compute(subject: string, question: string, gone: AbortSignal): Promise<Answered>;
   paper(task: PaperTask, gone: AbortSignal): Promise<Uint8Array>;
+  /** Starts the threads before anybody waits for them. */
+  warm(): void;
   close(): Promise<void>;
 }
 
@@ -20,7 +22,6 @@ export class AskerGone extends Error {}
 const MOST_MS = 30_000;
 const THREADS = 2;
 const MOST_WAITING = 40;
-const IDLE_MS = 60_000;
 const MEMORY_MB = 1_024;
 
 /** Built, the worker is a file beside the server. */
@@ -33,10 +34,9 @@ export function openPool({ mostMs = MOST_MS } = {}): Pool {
     threads ??= new Piscina({
       filename: workerFile,
       execArgv: [],
-      minThreads: 1,
+      minThreads: THREADS,
       maxThreads: THREADS,
       maxQueue: MOST_WAITING,
-      idleTimeout: IDLE_MS,
       resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
     });
     return threads;
@@ -60,6 +60,7 @@ export function openPool({ mostMs = MOST_MS } = {}): Pool {
     compute: (subject, question, gone) =>
       run({ what: 'compute', subject, question }, gone) as Promise<Answered>,
     paper: (task, gone) => run({ what: 'paper', task }, gone) as Promise<Uint8Array>,
+    warm: () => void opened(),
     close: async () => threads?.destroy(),
   };
 }

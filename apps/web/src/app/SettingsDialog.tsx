@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Modal } from '../parts/Modal.tsx';
 import { Notice } from '../parts/Notice.tsx';
+import { Archive } from './Archive.tsx';
 import { ApiError, sendJson } from './api.ts';
 import { queries, sessionQuery } from './queries.ts';
 import { setTheme, type Theme, themes, useTheme } from './theme.ts';
@@ -69,6 +70,12 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
           <Link className="underline" to="/workshop" onClick={onClose}>
             Workshop: stock, prices, register
           </Link>
+        </p>
+        <Archive />
+        <p className="mb-2 text-sm">
+          <a className="underline" href="/third-party.txt" target="_blank" rel="noreferrer">
+            Notices of the packages that this program is built with
+          </a>
         </p>
         {error && (
           <Notice kind="danger">
