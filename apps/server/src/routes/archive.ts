@@ -60,8 +60,8 @@ export const archiveRoutes: FastifyPluginAsync<ArchiveOptions> = async (app, { c
       restore(file, say)
         .then(() => say({ restored: true }))
         .catch((error: Error) => {
-          request.log.error({ err: error }, 'restore');
           const isSaid = error instanceof NotEmpty || error instanceof ProblemsError;
+          if (!isSaid) request.log.error({ err: error }, 'restore');
           say({
             problem: isSaid ? error.message : 'The archive could not be written; nothing of it was kept.',
           });

@@ -38,8 +38,18 @@ export class ApiError extends Error {
 export const getJson = <T>(path: string, signal?: AbortSignal): Promise<T> =>
   ask<T>(path, signal ? { signal } : {});
 
-export const sendJson = <T>(method: 'POST' | 'PUT', path: string, body: unknown): Promise<T> =>
-  ask<T>(path, { method, body: JSON.stringify(body), headers: { 'content-type': 'application/json' } });
+export const sendJson = <T>(
+  method: 'POST' | 'PUT',
+  path: string,
+  body: unknown,
+  signal?: AbortSignal,
+): Promise<T> =>
+  ask<T>(path, {
+    method,
+    body: JSON.stringify(body),
+    headers: { 'content-type': 'application/json' },
+    ...(signal ? { signal } : {}),
+  });
 
 /** Text as it is, for the server to read. */
 export const sendText = <T>(path: string, text: string): Promise<T> =>

@@ -7,7 +7,7 @@ import type {
   Workshop,
 } from '@yellow-cell/contract';
 import { FileDown } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { ApiError, sendJson } from '../app/api.ts';
 import { saveFile } from '../app/saveFile.ts';
 import { SelectField } from '../parts/Field.tsx';
@@ -39,16 +39,20 @@ export function FilesView({ design, name, joint, boxes, workshop }: FilesViewPro
   const [paper, setPaper] = useState<'A4' | 'Letter'>('A4');
   const [busy, setBusy] = useState<ExportFormat>();
   const [problem, setProblem] = useState('');
+  const making = useRef<AbortController>(undefined);
   const fetchFile = async (format: ExportFormat) => {
     setBusy(format);
+    making.current = new AbortController();
     setProblem('');
     const question: ExportQuestion = { design, name, format, joint, boxes, paper, workshop };
     try {
-      const answer = await sendJson<ExportAnswer>('POST', '/compute/export', question);
+      const answer = await sendJson<ExportAnswer>('POST', '/compute/export', question, making.current.signal);
       saveFile(answer);
     } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      setProblem(error.details?.problems?.map(({ sentence }) => sentence).join(' ') ?? error.message);
+      const stopped = error instanceof DOMException && error.name === 'AbortError';
+      if (!stopped && !(error instanceof ApiError)) throw error;
+      if (error instanceof ApiError)
+        setProblem(error.details?.problems?.map(({ sentence }) => sentence).join(' ') ?? error.message);
     }
     setBusy(undefined);
   };
@@ -74,6 +78,11 @@ export function FilesView({ design, name, joint, boxes, workshop }: FilesViewPro
               <strong>{title}</strong>
               <span className="block text-sm text-soft">{words}</span>
             </span>
+            {busy === format && (
+              <button type="button" className="button ml-auto" onClick={() => making.current?.abort()}>
+                Stop
+              </button>
+            )}
             <button
               type="button"
               className="button shrink-0"

@@ -132,7 +132,7 @@ async function refuseWhereSomethingIs(database: Database, breeders: readonly str
   for (const breeder of breeders)
     if (await asBreeder(database, breeder, hasContent))
       throw new NotEmpty(
-        'A backup is restored into an empty place, and here is something already. Start with --empty on new --data, or with --reset, first.',
+        'A backup is restored into an empty place, and here is something already. Start the program anew with --empty and another --data, and restore it there.',
       );
 }
 
