@@ -63,12 +63,15 @@ export { upgradeDesign } from './box/schemaVersion.ts';
 export { bodyName, type Space } from './box/spaces.ts';
 export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';
 export { standardBody, standardDesign } from './box/standardDesign.ts';
-export { boardNames } from './build/boardPieces.ts';
-export { fileName } from './build/fileName.ts';
-export { fittingNames } from './build/fittings.ts';
-export { parts, partsProblems } from './build/parts.ts';
-export { bedProblem, printedSolids, printerFor, printPlan, usualPrinter } from './build/print.ts';
-export { equipmentProblem, readyFrames, spareCombWords } from './build/register.ts';
+export { daylightHours } from './calendar/daylight.ts';
+export { type Day, dayOf, daysBetween, earlier, instantOf, later, plusDays } from './calendar/days.ts';
+export { showDay, showWindow } from './calendar/showDay.ts';
+export { boardNames } from './carpentry/boardPieces.ts';
+export { fileName } from './carpentry/fileName.ts';
+export { fittingNames } from './carpentry/fittings.ts';
+export { parts, partsProblems } from './carpentry/parts.ts';
+export { bedProblem, printedSolids, printerFor, printPlan, usualPrinter } from './carpentry/print.ts';
+export { equipmentProblem, readyFrames, spareCombWords } from './carpentry/register.ts';
 export {
   boxesPerSheet,
   costOf,
@@ -76,13 +79,10 @@ export {
   sheetGroups,
   type Wanted,
   worthKeeping,
-} from './build/sheets.ts';
-export { buildSteps, earliestDays } from './build/steps.ts';
-export { stockAfter } from './build/stockAfter.ts';
-export { usualWorkshop } from './build/workshop.ts';
-export { daylightHours } from './calendar/daylight.ts';
-export { type Day, dayOf, daysBetween, earlier, instantOf, later, plusDays } from './calendar/days.ts';
-export { showDay, showWindow } from './calendar/showDay.ts';
+} from './carpentry/sheets.ts';
+export { buildSteps, earliestDays } from './carpentry/steps.ts';
+export { stockAfter } from './carpentry/stockAfter.ts';
+export { usualWorkshop } from './carpentry/workshop.ts';
 export { check, checkProblems } from './check/answer.ts';
 export { checkDesign } from './check/check.ts';
 export { markWords } from './check/entranceRules.ts';

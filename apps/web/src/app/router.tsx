@@ -28,7 +28,7 @@ export const router = createBrowserRouter([
           },
           {
             path: 'bench/:design/build',
-            lazy: async () => ({ Component: (await import('../build/BuildScreen.tsx')).BuildScreen }),
+            lazy: async () => ({ Component: (await import('../carpentry/BuildScreen.tsx')).BuildScreen }),
           },
           {
             path: 'bench/:design',

@@ -2,7 +2,7 @@ import type { StockSheet } from '@yellow-cell/contract';
 import { Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { newId } from '../app/ids.ts';
-import { MATERIALS } from '../build/materials.ts';
+import { MATERIALS } from '../carpentry/materials.ts';
 import { numberIn } from '../parts/numberIn.ts';
 import { Figure } from './Figure.tsx';
 import { PartMaterial } from './materialList.ts';

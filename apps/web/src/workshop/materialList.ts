@@ -1,5 +1,5 @@
 import type { PartMaterial as Material } from '@yellow-cell/contract';
-import { MATERIALS } from '../build/materials.ts';
+import { MATERIALS } from '../carpentry/materials.ts';
 
 /** Materials in the order in which a shed lists them. */
 export const PartMaterial = Object.keys(MATERIALS) as Material[];
