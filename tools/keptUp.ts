@@ -8,7 +8,7 @@ interface Hooks {
 }
 
 /** Ends of so many servers within a minute are no accident any more. */
-const MOST_ENDS = 10;
+const MOST_ENDS = 20;
 const WITHIN_MS = 60_000;
 const PAUSE_MS = 500;
 

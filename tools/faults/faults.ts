@@ -70,6 +70,7 @@ export async function tryFaults(kills: number, seed: number): Promise<FaultRepor
       killed[victim] += 1;
       done += 1;
       const took = await untilUp(url, BACK_MS);
+      if (program.exitCode !== null) throw new Error('The start command ended by itself.');
       if (took === undefined) neverBack += 1;
       else back.push(took);
     }

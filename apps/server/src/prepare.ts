@@ -20,7 +20,7 @@ const BATCH = 1_000;
 export async function prepare(database: Database, real: () => Date, empty: boolean): Promise<Context> {
   await migrate(database);
   const context = await openContext(database, real, empty);
-  await context.within(async (store) => {
+  await context.writing(async (store) => {
     if ((await findBreeder(store))?.fold_version !== FOLD_VERSION) await rebuild(store, context.breeder);
   });
   return context;

@@ -1,9 +1,12 @@
 import { randomUUID } from 'node:crypto';
+import { createWriteStream } from 'node:fs';
+import { pipeline } from 'node:stream/promises';
 import { type EventKind, Family as Families, type Family, payloads } from '@yellow-cell/contract';
 import { subjectFields } from '@yellow-cell/contract/subjects';
 import { bayIdsOf, bodiesOf, buildSteps, defaultConstants, familyDesign, sheetsOf } from '@yellow-cell/core';
 import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { backup } from '../src/services/archive/backup.ts';
 import { rebuild } from '../src/services/rebuild.ts';
 import { entry, freshServer, TODAY } from './bench.test.kit.ts';
 import { type PickId, type Variant, variantsOf } from './variants.test.kit.ts';
@@ -213,6 +216,11 @@ describe('every kind of event, in every variant of its schema', () => {
     await server.context.within((store) => rebuild(store, server.context.breeder));
     expect(await rows()).toEqual(live);
   });
+});
+
+/** Keeps this log, with every kind in every variant, for test/storedLog.test.ts: of the version that the program has now. */
+it.runIf(process.env.YC_WRITE_LOG)('is kept as a file', async () => {
+  await pipeline(backup(server.context), createWriteStream(process.env.YC_WRITE_LOG ?? ''));
 });
 
 describe('what an event is about', () => {

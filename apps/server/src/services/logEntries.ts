@@ -2,7 +2,7 @@ import type { Entry, EventKind, LogEvent, PostedEntries, Problem, Subject } from
 import { subjectsOf } from '@yellow-cell/contract/subjects';
 import { futureProblem, ProblemsError } from '@yellow-cell/core';
 import type { Store } from '../store/database.ts';
-import { appendEvents, findEvents, lockLog, saysTheSame } from '../store/events.ts';
+import { appendEvents, findEvents, saysTheSame } from '../store/events.ts';
 import { Conflict } from './conflict.ts';
 import type { Context } from './context.ts';
 import { goOn, refresh } from './refresh.ts';
@@ -17,8 +17,7 @@ export async function logEntries(
   entries: readonly Entry[],
   synced = false,
 ): Promise<PostedEntries> {
-  return context.within(async (store) => {
-    await lockLog(store);
+  return context.writing(async (store) => {
     const stored = new Map(
       (
         await findEvents(

@@ -1,7 +1,6 @@
 import type { SettingFields, Settings } from '@yellow-cell/contract';
 import { constantProblem, ProblemsError } from '@yellow-cell/core';
 import { type BreederRow, findBreeder, replaceSettings } from '../store/breeders.ts';
-import { lockLog } from '../store/events.ts';
 import { allBoxIds } from '../store/standing.ts';
 import { Conflict, fieldChanges, NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
@@ -11,9 +10,8 @@ const FIELD_NAMES = { person: 'Name', units: 'Units', constants: 'Constants', wo
 
 export async function changeSettings(context: Context, { version, ...fields }: Settings): Promise<Settings> {
   refuseBadConstants(fields);
-  return context.within(async (store) => {
-    // What refreshes read rows takes its turn with those who log: rows read before must not be written after theirs.
-    await lockLog(store);
+  // What refreshes read rows takes its turn with those who log: rows read before must not be written after theirs.
+  return context.writing(async (store) => {
     const before = await findBreeder(store);
     if (!before) throw new NotFound('There is no such breeder.');
     const differing = fieldChanges(fields, before.settings, FIELD_NAMES);
