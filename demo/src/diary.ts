@@ -1,4 +1,5 @@
 import type { Entry, EntryOf, EventKind } from '@yellow-cell/contract';
+import { kindVersionOf } from '@yellow-cell/contract/subjects';
 import { type Day, instantOf } from '@yellow-cell/core';
 import type { Seed } from './seed.ts';
 import { ZONE } from './yards.ts';
@@ -24,7 +25,7 @@ export function newDiary(seed: Seed, device = 'yard-phone'): Diary {
       const entry = {
         id: seed.id(),
         kind,
-        kindVersion: 1,
+        kindVersion: kindVersionOf(kind),
         occurredAt: instantOf(on, hour ?? quietHour(seed), seed.between(0, 59), ZONE),
         zone: ZONE,
         person: seed.chance(0.75) ? BREEDER : HELPER,

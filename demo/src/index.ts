@@ -46,7 +46,8 @@ export function createDemo(until: string): Demo {
   const careSeed = seedFrom(SEED + 1);
   const careDiary = newDiary(careSeed, 'hive-tool');
   const care = { seed: careSeed, diary: careDiary, marked: 0, frames: new Map<string, string>() };
-  const world: World = { seed, diary, weather, care };
+  const counts = newDiary(seedFrom(SEED + 2), 'rearing-book');
+  const world: World = { seed, diary, counts, weather, care };
   runSeason(world, places, year - 1);
   runSeason(world, places, year);
   for (const { id } of Object.values(yards)) {
@@ -57,7 +58,7 @@ export function createDemo(until: string): Demo {
   return {
     yards: Object.values(yards),
     designs: Object.values(designs).map(({ saved }) => saved),
-    entries: [...diary.entries(), ...careDiary.entries()]
+    entries: [...diary.entries(), ...careDiary.entries(), ...counts.entries()]
       .filter(({ occurredAt }) => Date.parse(occurredAt) <= Date.parse(until))
       .sort((a, b) => Date.parse(a.occurredAt) - Date.parse(b.occurredAt)),
   };

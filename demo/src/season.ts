@@ -41,6 +41,8 @@ export const ROUNDS: readonly RoundPlan[] = [
 export interface World {
   seed: Seed;
   diary: Diary;
+  /** What is counted of the cells, by chance of its own: the rest of the story does not hang on it. */
+  counts: Diary;
   /** Weather of each yard by day. */
   weather: ReadonlyMap<string, ReadonlyMap<Day, WeatherDay>>;
   care: Care;
@@ -60,10 +62,17 @@ function runRound(
   graftedOn: Day,
   number: number,
 ): void {
-  const { seed, diary } = world;
+  const { seed, diary, counts } = world;
   const round = seed.id();
   const accepted = Math.round(grafts * (0.62 + seed.random() * 0.24));
-  diary.write('grafted', graftedOn, { round, number, donor, grafts, accepted }, { hour: 15 });
+  diary.write('grafted', graftedOn, { round, number, donor, grafts }, { hour: 15 });
+  counts.write('cellsAccepted', plusDays(graftedOn, 1), { round, accepted }, { hour: 16 });
+  counts.write(
+    'cellsMoved',
+    plusDays(graftedOn, 1),
+    { round, cells: accepted, to: 'finisher' },
+    { hour: 17 },
+  );
   const ripeOn = plusDays(graftedOn, defaultConstants.cellToRipe_d);
   const free = seed.shuffled(places.filter(({ freeOn }) => freeOn < ripeOn)).slice(0, accepted);
   for (const place of free) {

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Design, Entry, EntryOf, EventKind, NewDesign, NewYard } from '@yellow-cell/contract';
+import { kindVersionOf } from '@yellow-cell/contract/subjects';
 import { bayIdsOf, type Day, instantOf, standardDesign } from '@yellow-cell/core';
 import pg from 'pg';
 import { inject } from 'vitest';
@@ -68,7 +69,7 @@ export function entry<K extends EventKind>(
   return {
     id,
     kind,
-    kindVersion: 1,
+    kindVersion: kindVersionOf(kind),
     occurredAt: instantOf(on, hour, 0, ZONE),
     zone: ZONE,
     person: 'P',

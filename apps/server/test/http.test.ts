@@ -152,6 +152,7 @@ describe('the server', () => {
     const { paths } = (await server.app.inject('/api/openapi.json')).json();
     expect(Object.keys(paths).sort()).toEqual(
       [
+        '/api/backup',
         '/api/boxes',
         '/api/boxes/{id}',
         '/api/boxes/{id}/log',
@@ -177,6 +178,7 @@ describe('the server', () => {
         '/api/events',
         '/api/health',
         '/api/queens/{id}',
+        '/api/restore',
         '/api/search',
         '/api/sensors',
         '/api/sensors/weights',

@@ -97,7 +97,7 @@ async function boxFor(kind: EventKind, family: Family): Promise<PickId> {
     ...built(ids.other ?? '', 'B2'),
     stocked(box, colony),
     stocked(ids.other ?? '', ids.cell ?? ''),
-    entry('grafted', '2026-04-20', { round, number: 1, donor: 'D', grafts: 9, accepted: 8 }),
+    entry('grafted', '2026-04-20', { round, number: 1, donor: 'D', grafts: 9, countedAtOnce: 8 }),
     entry('trialBegun', '2026-04-20', {
       trial,
       yard,

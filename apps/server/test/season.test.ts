@@ -73,7 +73,7 @@ describe('what cannot be', () => {
           number: 9,
           donor: 'D',
           grafts: 5,
-          accepted: 6,
+          countedAtOnce: 6,
         }),
     ],
   ];
@@ -141,4 +141,52 @@ describe('an entry of a device whose clock ran wild', () => {
       await expect(log([wild(entry('eggsSeen', TODAY, of))])).rejects.toThrow(/more than a day ahead/);
     },
   );
+});
+
+describe('entries of other versions of the program', () => {
+  it('an older device’s graft is raised as it comes in', async () => {
+    const { round, ...rest } = { round: randomUUID(), number: 3, donor: 'D', grafts: 30 };
+    const made = {
+      ...entry('grafted', '2026-05-01', { round, ...rest }),
+      kindVersion: 1,
+      payload: { round, ...rest, accepted: 20 },
+    };
+    const post = (entries: object[]) =>
+      server.app.inject({ method: 'POST', url: '/api/events', payload: { entries } });
+    expect((await post([made])).json()).toMatchObject({ stored: [made.id] });
+    expect((await post([made])).json()).toMatchObject({ repeated: [made.id] });
+    const year = await server.app.inject(`/api/years/2026?yard=${place.yard.id}`);
+    expect(year.json().rounds).toContainEqual(expect.objectContaining({ id: round, accepted: 20 }));
+    expect((await post([{ ...made, id: randomUUID(), kindVersion: 9 }])).statusCode).toBe(422);
+  });
+
+  it('what only a newer program can tell stays in the log, is shown, and breaks nothing', async () => {
+    const { box, entries } = storyOfBox(place, '2026-05-10', 'NEW');
+    await log(entries);
+    const id = randomUUID();
+    await server.context.within(async (store) => {
+      const [row] = await store.selectFrom('event').selectAll().limit(1).execute();
+      if (!row) throw new Error('no event');
+      const payload = JSON.stringify({ box, rounds: 3 });
+      await store
+        .insertInto('event')
+        .values({ ...row, id, kind: 'danceSeen', kind_version: 4, payload, corrects: null })
+        .execute();
+      await store
+        .insertInto('event_subject')
+        .values({ breeder_id: row.breeder_id, subject_id: box, event_id: id, kind: 'box' })
+        .execute();
+    });
+    await server.context.within((store) => rebuild(store, server.context.breeder));
+    for (const path of [
+      `/boxes/${box}`,
+      `/boxes/${box}/log`,
+      '/to-settle',
+      `/yards/${place.yard.id}/standing`,
+    ])
+      expect((await server.app.inject(`/api${path}`)).statusCode).toBe(200);
+    const waiting = await unsettled(server.context);
+    expect(waiting.find(({ event }) => event.id === id)?.sentence).toContain('newer version');
+    await log([entry('weighed', '2026-05-20', { box, weight_kg: 20, felt: true })]);
+  });
 });

@@ -25,7 +25,7 @@ describe('boxes as they stand', () => {
     for (const { entries } of stories) await log(...entries);
     const round = randomUUID();
     await log(
-      entry('grafted', '2026-04-30', { round, number: 3, donor: 'Sable', grafts: 20, accepted: 12 }),
+      entry('grafted', '2026-04-30', { round, number: 3, donor: 'Sable', grafts: 20, countedAtOnce: 12 }),
       entry('weatherRecorded', '2026-05-20', {
         yard: place.yard.id,
         days: [{ date: '2026-05-20', min_C: 5, max_C: 20, wind_ms: 2, rain_mm: 0, flying_h: 4 }],
@@ -77,7 +77,7 @@ describe('a queen', () => {
     ] as const;
     const round = randomUUID();
     await log(
-      entry('grafted', '2026-04-30', { round, number: 8, donor: 'Thistle', grafts: 20, accepted: 12 }),
+      entry('grafted', '2026-04-30', { round, number: 8, donor: 'Thistle', grafts: 20, countedAtOnce: 12 }),
     );
     for (const { entries, of } of [one, other])
       await log(

@@ -27,10 +27,13 @@ describe.each(files)('the log of %s', (file) => {
     await restore(database, path, BREEDERS);
     const told = await asBreeder(database, breeder, async (store) => {
       const { rows: compartments } = await sql`select label, position, status, since from box_state
-        join compartment_state using (breeder_id, box_id) order by label_key, box_id, position`.execute(store);
+        join compartment_state using (breeder_id, box_id) order by label_key, box_id, position`.execute(
+        store,
+      );
       const { rows: attempts } = await sql`select given_on, take_on, miss_on, reason, count(*)::int as count
         from attempt_state group by 1, 2, 3, 4 order by 1, 2, 3, 4`.execute(store);
-      const { rows: rounds } = await sql`select number, donor, grafted_on, grafts, accepted from round_state
+      const { rows: rounds } = await sql`select number, donor, grafted_on,
+        (told->>'grafts')::int as grafts, (told->'accepted'->>'cells')::int as accepted from round_state
         order by grafted_on, number, round_id`.execute(store);
       const { rows } = await sql`select (select count(*)::int from event) as events,
         (select count(*)::int from event_to_settle) as "toSettle"`.execute(store);

@@ -96,7 +96,9 @@ describe('a round told after its cells were given', () => {
     );
     await log(...withRound, entry('eggsSeen', '2026-05-20', of));
     expect(await attemptsOf(round)).toEqual([of.attempt]);
-    await log(entry('grafted', '2026-05-05', { round, number: 4, donor: 'Sable', grafts: 20, accepted: 15 }));
+    await log(
+      entry('grafted', '2026-05-05', { round, number: 4, donor: 'Sable', grafts: 20, countedAtOnce: 15 }),
+    );
     const found = await server.context.within((store) =>
       store
         .selectFrom('round_state')

@@ -35,7 +35,9 @@ const examples: { [K in EventKind]: unknown } = {
   queenTaken: { box: A, colony: B, to: 'sold', beesRemain: true },
   combined: { box: A, colony: B, intoBox: A, into: B },
   noted: { box: A },
-  grafted: { round: A, number: 1, donor: 'Sable', grafts: 30, accepted: 0 },
+  grafted: { round: A, number: 1, donor: 'Sable', grafts: 30 },
+  cellsAccepted: { round: A, accepted: 24 },
+  cellsMoved: { round: A, cells: 24, to: 'finisher' },
   weatherRecorded: {
     yard: A,
     days: [{ date: '2026-05-31', min_C: -3, max_C: 22, wind_ms: 0, rain_mm: 0, flying_h: 5 }],
@@ -103,7 +105,7 @@ const optional: Partial<Record<EventKind, readonly string[]>> = {
 const entry = (kind: EventKind, payload: unknown, more: object = {}) => ({
   id: A,
   kind,
-  kindVersion: 1,
+  kindVersion: kindVersionOf(kind),
   occurredAt: '2026-05-31T10:00:00+02:00',
   zone: 'Europe/Vienna',
   person: 'Ann',

@@ -6,7 +6,17 @@ import type { CombSide, FramePlace, FramePurpose } from './event/frameEvents.ts'
 import type { QueenColour } from './event/queenEvents.ts';
 import type { WeatherDay } from './event/seasonEvents.ts';
 import type { Hole, Slot } from './layer.ts';
-import type { BoxRole, Confidence, DueKind, FailReason, Feed, QueenFate, Status, Trouble } from './status.ts';
+import type {
+  BoxRole,
+  CellsTo,
+  Confidence,
+  DueKind,
+  FailReason,
+  Feed,
+  QueenFate,
+  Status,
+  Trouble,
+} from './status.ts';
 import type { Condition } from './workshop.ts';
 
 /** What the fold of events says of boxes, and what lives in them, on a day. Days are `YYYY-MM-DD`. */
@@ -148,7 +158,10 @@ export interface Round {
   donorQueen?: string;
   graftedOn: Day;
   grafts: number;
-  accepted: number;
+  /** As counted last; undefined until they are counted. */
+  accepted?: { on: Day; cells: number };
+  /** Cells carried on, in the order in which that happened. */
+  moved?: readonly { on: Day; cells: number; to: CellsTo; where?: string }[];
 }
 
 /** One box as it stands with all that is recorded, and what lives in it. */

@@ -33,6 +33,10 @@ export type FailReason = z.infer<typeof FailReason>;
 export const QueenFate = z.enum(['sold', 'bank', 'colony', 'culled', 'died', 'aside']);
 export type QueenFate = z.infer<typeof QueenFate>;
 
+/** Where cells of a round go, once they are taken on. */
+export const CellsTo = z.enum(['finisher', 'incubator', 'bank', 'discarded']);
+export type CellsTo = z.infer<typeof CellsTo>;
+
 /** What is fed: syrup by its sugar to water, and solid feed. */
 export const Feed = z.enum(['syrup11', 'syrup21', 'fondant', 'patty', 'drySugar', 'storesFrame']);
 export type Feed = z.infer<typeof Feed>;

@@ -68,7 +68,8 @@ export const RoundRow = z.strictObject({
   donor: z.string(),
   graftedOn: CalendarDate,
   grafts: z.number().int(),
-  accepted: z.number().int(),
+  /** Null until they are counted. */
+  accepted: z.number().int().nullable(),
 });
 export type RoundRow = z.infer<typeof RoundRow>;
 

@@ -182,6 +182,7 @@ export { type FrameSlot, slotsOf } from './yard/slots.ts';
 export { asEvent, stateOfStanding } from './yard/standing.ts';
 export type { Designs, Known, YardState } from './yard/state.ts';
 export {
+  cellsToWords,
   combWords,
   conditionWords,
   confidenceWords,
@@ -195,6 +196,7 @@ export {
   troubleWords,
 } from './yard/statusWords.ts';
 export { type StatusEvent, statusAfter, transitions, transitionTable } from './yard/transitions.ts';
+export { isKnown, raised, unknownSentence, upcasts } from './yard/upcast.ts';
 export { type Spot, walkingOrder } from './yard/walk.ts';
 export { kinOf, kinWords, staysAfterCombining } from './yard/warn/joining.ts';
 export type { Situation, Warning } from './yard/warn/situation.ts';

@@ -229,15 +229,13 @@ export function roundRows(
 ): RoundInsert[] {
   return [...rounds.values()]
     .filter(({ id }) => touched.has(id))
-    .map(({ id, number, donor, donorQueen, graftedOn, grafts, accepted }) => ({
+    .map((round) => ({
       breeder_id,
-      round_id: id,
-      number,
-      donor,
-      donor_queen: donorQueen ?? null,
-      grafted_on: graftedOn,
-      grafts,
-      accepted,
+      round_id: round.id,
+      number: round.number,
+      donor: round.donor,
+      grafted_on: round.graftedOn,
+      told: round,
     }));
 }
 

@@ -16,6 +16,9 @@ export interface Touched {
 /** Kinds that tell of a yard's season, and change no box. */
 export const SEASON_KINDS: readonly EventKind[] = ['bloomSeen', 'trialBegun', 'trialEnded'];
 
+/** Kinds that tell of a round, and of no box. */
+const ROUND_KINDS: readonly EventKind[] = ['grafted', 'cellsAccepted', 'cellsMoved'];
+
 interface Story {
   events: LogEvent[];
   boxes: string[];
@@ -35,7 +38,7 @@ export async function storyOf(store: Store, touched: Touched): Promise<Story> {
   const rounds = [...touched.rounds, ...subjectIds(told, 'round')];
   const yards = [...touched.yards, ...subjectIds(told, 'yard')];
   const around = [
-    ...(await eventsAbout(store, rounds, ['grafted'])),
+    ...(await eventsAbout(store, rounds, ROUND_KINDS)),
     ...(await eventsAbout(store, yards, ['weatherRecorded'])),
     ...(await eventsAbout(store, [...touched.seasons], SEASON_KINDS)),
   ];

@@ -1,4 +1,5 @@
 import type { Entry, EventKind, LogEvent, Subject } from '@yellow-cell/contract';
+import { raised } from '@yellow-cell/core';
 import { sql } from 'kysely';
 import type { Store } from './database.ts';
 import type { EventRow } from './tables.ts';
@@ -91,9 +92,9 @@ function rowOf(event: LogEvent) {
   };
 }
 
-/** A stored row read back as the event it was. Older kind versions are raised here, by pure upcasters; there are none yet. */
+/** A stored row read back as today's program writes it; what it does not know, as it was stored. */
 function eventOf(row: RowWithSubjects): LogEvent {
-  return {
+  return raised({
     id: row.id,
     breeder: row.breeder_id,
     kind: row.kind,
@@ -108,7 +109,7 @@ function eventOf(row: RowWithSubjects): LogEvent {
     subjects: row.subjects ?? [],
     ...(row.corrects === null ? {} : { corrects: row.corrects }),
     ...(row.note === null ? {} : { note: row.note }),
-  } as LogEvent;
+  } as LogEvent);
 }
 
 /** True where a repeated entry says the same as the one stored under its id. */

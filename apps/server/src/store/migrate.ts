@@ -4,6 +4,7 @@ import * as ground from './migrations/001-ground.ts';
 import * as sensors from './migrations/002-sensors.ts';
 import * as standing from './migrations/003-standing.ts';
 import * as safeGround from './migrations/004-safe-ground.ts';
+import * as rounds from './migrations/005-rounds.ts';
 
 /** Forward only, in this order; a landed migration is never edited. */
 const migrations: Record<string, Migration> = {
@@ -11,6 +12,7 @@ const migrations: Record<string, Migration> = {
   '002-sensors': sensors,
   '003-standing': standing,
   '004-safe-ground': safeGround,
+  '005-rounds': rounds,
 };
 
 export const latestMigration = Object.keys(migrations).at(-1) ?? '';

@@ -1,4 +1,4 @@
-import type { RoundRow, YearRibbon } from '@yellow-cell/contract';
+import type { Round, RoundRow, YearRibbon } from '@yellow-cell/contract';
 import { sql } from 'kysely';
 import type { Store } from './database.ts';
 
@@ -34,11 +34,20 @@ export async function seasonBetween(
 }
 
 async function roundsBetween(store: Store, from: string, to: string): Promise<RoundRow[]> {
-  return store
+  const rows = await store
     .selectFrom('round_state')
-    .select(['round_id as id', 'number', 'donor', 'grafted_on as graftedOn', 'grafts', 'accepted'])
+    .select('told')
     .where('grafted_on', '>=', from)
     .where('grafted_on', '<=', to)
     .orderBy('grafted_on')
+    .$castTo<{ told: Round }>()
     .execute();
+  return rows.map(({ told: { id, number, donor, graftedOn, grafts, accepted } }) => ({
+    id,
+    number,
+    donor,
+    graftedOn,
+    grafts,
+    accepted: accepted?.cells ?? null,
+  }));
 }

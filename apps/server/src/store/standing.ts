@@ -34,8 +34,7 @@ export async function aroundOf(store: Store, yard: string, from: string): Promis
     (select coalesce(json_agg(json_build_object('date', day, 'min_C', min_c, 'max_C', max_c, 'wind_ms', wind_ms,
       'rain_mm', rain_mm, 'flying_h', flying_h) order by day), '[]')::text
       from weather_day where yard_id = ${yard} and day >= ${from}) as weather,
-    (select coalesce(json_agg(json_strip_nulls(json_build_object('id', round_id, 'number', number, 'donor', donor,
-      'donorQueen', donor_queen, 'graftedOn', grafted_on, 'grafts', grafts, 'accepted', accepted)) order by grafted_on), '[]')::text
+    (select coalesce(json_agg(told order by grafted_on), '[]')::text
       from round_state where grafted_on >= ${from}) as rounds`.execute(store);
   const [row] = rows;
   if (!row) throw new Error('A select without a row.');
@@ -147,21 +146,12 @@ export const roundsSince = (store: Store, from: string): Promise<Round[]> =>
 async function roundsWhere(store: Store, which: RawBuilder<unknown>): Promise<Round[]> {
   const rows = await store
     .selectFrom('round_state')
-    .select([
-      'round_id as id',
-      'number',
-      'donor',
-      'donor_queen',
-      'grafted_on as graftedOn',
-      'grafts',
-      'accepted',
-    ])
+    .select('told')
     .where(which as RawBuilder<boolean>)
     .orderBy('grafted_on')
+    .$castTo<{ told: Round }>()
     .execute();
-  return rows.map(({ donor_queen, ...round }) =>
-    donor_queen ? { ...round, donorQueen: donor_queen } : round,
-  );
+  return rows.map(({ told }) => told);
 }
 
 export async function boxLabels(
@@ -217,8 +207,7 @@ export async function aroundTold(
       from design where id = any(${about.designs}::uuid[])) as designs,
     (select coalesce(json_agg(id), '[]') from yard) as "allYards",
     (select settings -> 'constants' from breeder) as constants,
-    (select coalesce(json_agg(json_strip_nulls(json_build_object('id', round_id, 'number', number, 'donor', donor,
-      'donorQueen', donor_queen, 'graftedOn', grafted_on, 'grafts', grafts, 'accepted', accepted))), '[]')
+    (select coalesce(json_agg(told), '[]')
       from round_state where round_id = any(${about.rounds}::uuid[])) as rounds,
     (select coalesce(json_agg(json_build_object('yard', yard_id, 'date', day, 'min_C', min_c, 'max_C', max_c,
       'wind_ms', wind_ms, 'rain_mm', rain_mm, 'flying_h', flying_h)), '[]')

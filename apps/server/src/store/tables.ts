@@ -127,9 +127,7 @@ export interface RoundStateTable extends Owned {
   number: number;
   donor: string;
   grafted_on: Day;
-  grafts: number;
-  accepted: number;
-  donor_queen: string | null;
+  told: Stored<object>;
 }
 export interface WeatherDayTable extends Owned {
   yard_id: string;

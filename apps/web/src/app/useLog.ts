@@ -1,5 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Entry, EventKind, Payload } from '@yellow-cell/contract';
+import { kindVersionOf } from '@yellow-cell/contract/subjects';
 import { instantOf } from '@yellow-cell/core';
 import { useToast } from '../parts/Toast.tsx';
 import { nextOnDevice } from './device.ts';
@@ -40,7 +41,7 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
       const entry = {
         id: newId(),
         kind,
-        kindVersion: 1,
+        kindVersion: kindVersionOf(kind),
         occurredAt: at ?? occurredAt,
         zone,
         person,

@@ -93,7 +93,7 @@ function RoundBar({ round, scale, lane }: { round: RoundRow; scale: YearScale; l
       fill="var(--ink)"
       opacity={0.75}
     >
-      <title>{`Round ${round.number}, ${round.donor}: ${round.accepted} of ${round.grafts} grafts accepted`}</title>
+      <title>{`Round ${round.number}, ${round.donor}: ${round.accepted === null ? `${round.grafts} grafts, not counted yet` : `${round.accepted} of ${round.grafts} grafts accepted`}`}</title>
     </rect>
   );
 }

@@ -1,5 +1,6 @@
 import type { EventKind, LogEvent, Payload } from '@yellow-cell/contract';
 import {
+  cellsToWords,
   compassPoint,
   conditionWords,
   confidenceWords,
@@ -20,8 +21,8 @@ export type Names = Pick<YardState, 'boxes' | 'rounds'>;
 
 /** An entry in a few words. */
 export function eventLine(event: Pick<LogEvent, 'kind' | 'payload'>, names: Names): string {
-  const line = lines[event.kind] as (payload: unknown, names: Names) => string;
-  return line(event.payload, names);
+  const line = lines[event.kind] as ((payload: unknown, names: Names) => string) | undefined;
+  return line?.(event.payload, names) ?? `Entry of a newer version of the program (${event.kind})`;
 }
 
 const plural = (count: number, one: string, many = `${one}s`): string =>
@@ -88,6 +89,10 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string }
   framesMoved: ({ moves, purpose }) =>
     `${plural(moves.length, 'frame')} ${moves.every(({ to }) => to === null) ? 'taken out' : 'moved'} ${purpose === 'other' ? '' : purposeWords[purpose]}`.trim(),
   grafted: ({ number }) => `Round ${number} grafted`,
+  cellsAccepted: ({ round, accepted }, names) =>
+    `${plural(accepted, 'cell')} accepted${roundOf(round, names)}`,
+  cellsMoved: ({ round, cells, to, where }, names) =>
+    `${plural(cells, 'cell')} ${cellsToWords[to]}${where ? `, ${where}` : ''}${roundOf(round, names)}`,
   weatherRecorded: () => 'Weather',
   bloomSeen: ({ plant, what }) => `${plant}: ${what === 'mown' ? 'mown' : `bloom ${what}`}`,
   trialBegun: ({ question }) => `Trial begun: ${question}`,

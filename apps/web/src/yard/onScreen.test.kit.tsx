@@ -11,6 +11,7 @@ import {
   type Unsettled,
   type Yard,
 } from '@yellow-cell/contract';
+import { kindVersionOf } from '@yellow-cell/contract/subjects';
 import {
   asEvent,
   boxViews,
@@ -79,7 +80,7 @@ export function told<K extends EventKind>(kind: K, on: Day, payload: Payload<K>,
   return asEvent({
     id: id(1_000 + count),
     kind,
-    kindVersion: 1,
+    kindVersion: kindVersionOf(kind),
     occurredAt: instantOf(on, hour, 0, ZONE),
     zone: ZONE,
     person: 'P',

@@ -3,6 +3,7 @@ import { ClockInstant, Id, name, text, wholeNumber, Zone } from '../primitives.t
 import { boxEvents } from './boxEvents.ts';
 import { colonyEvents } from './colonyEvents.ts';
 import { frameEvents } from './frameEvents.ts';
+import { kindVersionOf } from './kindVersions.ts';
 import { queenEvents } from './queenEvents.ts';
 import { seasonEvents } from './seasonEvents.ts';
 
@@ -24,7 +25,6 @@ export type Payload<K extends EventKind> = z.infer<(typeof payloads)[K]>;
 /** An entry as a person makes it. The server adds breeder, recordedAt and subjects. */
 const entryFields = {
   id: Id,
-  kindVersion: z.literal(1),
   occurredAt: ClockInstant,
   zone: Zone,
   person: name(60),
@@ -34,9 +34,14 @@ const entryFields = {
   corrects: Id.optional(),
   note: text(5_000).optional(),
 };
-const envelope = z.strictObject(entryFields);
+const envelope = z.strictObject({ ...entryFields, kindVersion: z.number() });
 const entryOf = <K extends EventKind>(kind: K) =>
-  z.strictObject({ ...entryFields, kind: z.literal(kind), payload: payloads[kind] });
+  z.strictObject({
+    ...entryFields,
+    kindVersion: z.literal(kindVersionOf(kind)),
+    kind: z.literal(kind),
+    payload: payloads[kind],
+  });
 
 export type Entry = {
   [K in EventKind]: z.infer<typeof envelope> & { kind: K; payload: Payload<K> };

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { CalendarDate, Id, name, text, wholeNumber } from '../primitives.ts';
+import { CellsTo } from '../status.ts';
 import { count } from './where.ts';
 
 export const WeatherDay = z.strictObject({
@@ -22,7 +23,17 @@ export const seasonEvents = {
     /** The donor, where she stands in the record. */
     donorQueen: Id.optional(),
     grafts: count('Grafts', 1_000),
-    accepted: count('Accepted grafts', 1_000),
+    /** Of entries that told the graft and the count in one. */
+    countedAtOnce: count('Accepted grafts', 1_000).optional(),
+  }),
+  /** Counted a day or two after the graft: how many the bees have taken on. Told again, the later count holds. */
+  cellsAccepted: z.strictObject({ round: Id, accepted: count('Accepted grafts', 1_000) }),
+  /** Cells of a round carried on, or away with. */
+  cellsMoved: z.strictObject({
+    round: Id,
+    cells: count('Cells', 1_000).min(1, 'At least one cell is moved.'),
+    to: CellsTo,
+    where: name(80).optional(),
   }),
   weatherRecorded: z.strictObject({ yard: Id, days: z.array(WeatherDay).min(1).max(400) }),
   /** A plant in bloom, or mown. */

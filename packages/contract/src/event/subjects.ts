@@ -1,5 +1,7 @@
 import type { EventKind, Subject } from './entry.ts';
 
+export { kindVersionOf } from './kindVersions.ts';
+
 type Named = Readonly<Record<string, Subject['kind']>>;
 const box = { box: 'box' } as const satisfies Named;
 const colony = { ...box, colony: 'colony' } as const satisfies Named;
@@ -62,6 +64,8 @@ export const subjectFields: Readonly<Record<EventKind, Named>> = {
   framesMoved: { 'moves.*.frame': 'frame', 'moves.*.from.box': 'box', 'moves.*.to.box': 'box' },
 
   grafted: { round: 'round', donorQueen: 'queen' },
+  cellsAccepted: { round: 'round' },
+  cellsMoved: { round: 'round' },
   weatherRecorded: yard,
   bloomSeen: yard,
   trialBegun: { trial: 'trial', ...yard },
@@ -72,7 +76,7 @@ export const subjectFields: Readonly<Record<EventKind, Named>> = {
 /** Everything that an entry is about, each once, indexed so that its story can be found again. */
 export function subjectsOf({ kind, payload }: { kind: EventKind; payload: object }): Subject[] {
   const found = new Map<string, Subject>();
-  for (const [path, subject] of Object.entries(subjectFields[kind]))
+  for (const [path, subject] of Object.entries(subjectFields[kind] ?? {}))
     for (const id of valuesAt(payload, path.split('.'))) found.set(id, { kind: subject, id });
   return [...found.values()];
 }

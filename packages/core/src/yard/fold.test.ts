@@ -170,7 +170,7 @@ describe('what cannot be', () => {
     ],
     [
       'more cells accepted than grafted',
-      told('grafted', '2026-06-01', { round: 'r9', number: 9, donor: 'X', grafts: 5, accepted: 6 }),
+      told('grafted', '2026-06-01', { round: 'r9', number: 9, donor: 'X', grafts: 5, countedAtOnce: 6 }),
       'cannot be accepted',
     ],
     [

@@ -41,7 +41,7 @@ const weather = [
 const story: LogEvent[] = [
   told('boxBuilt', '2026-04-20', { box, label: 'B1', design: DESIGN, version: 1 }),
   told('boxPlaced', '2026-04-21', { box, yard: YARD, stand: '1', east_m: 1, north_m: 1, bearing_deg: 180 }),
-  told('grafted', '2026-04-24', { round: 'r1', number: 1, donor: 'Sable', grafts: 20, accepted: 15 }),
+  told('grafted', '2026-04-24', { round: 'r1', number: 1, donor: 'Sable', grafts: 20, countedAtOnce: 15 }),
   stock('west', 0),
   stock('middle', 1),
   stock('east', 2, true),

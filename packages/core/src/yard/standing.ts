@@ -1,6 +1,7 @@
 import type { BoxStanding, Entry, LogEvent, Round, WeatherDay } from '@yellow-cell/contract';
 import { subjectsOf } from '@yellow-cell/contract/subjects';
 import type { YardState } from './state.ts';
+import { raised } from './upcast.ts';
 
 /** What boxes as they stand say, as the state that the fold goes on from; `story` holds what happened last in each. */
 export function stateOfStanding(
@@ -27,7 +28,7 @@ export function stateOfStanding(
 
 /** An entry as the log will have it, or had it, without what only the server knows. */
 export const asEvent = (entry: Entry): LogEvent => ({
-  ...entry,
+  ...raised(entry),
   breeder: '',
   recordedAt: entry.occurredAt,
   subjects: subjectsOf(entry),

@@ -1,5 +1,6 @@
 import type {
   BoxRole,
+  CellsTo,
   CombContent,
   Condition,
   Confidence,
@@ -36,6 +37,13 @@ export const failWords: Readonly<Record<FailReason, string>> = {
   queenKilled: 'queen killed on introduction',
   superseded: 'superseded',
   unknown: 'reason unknown',
+};
+
+export const cellsToWords: Readonly<Record<CellsTo, string>> = {
+  finisher: 'to the finisher',
+  incubator: 'to the incubator',
+  bank: 'to the bank',
+  discarded: 'discarded',
 };
 
 export const fateWords: Readonly<Record<QueenFate, string>> = {

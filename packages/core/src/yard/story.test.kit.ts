@@ -1,5 +1,5 @@
 import type { Design, Entry, EntryOf, EventKind, LogEvent, WeatherDay } from '@yellow-cell/contract';
-import { subjectsOf } from '@yellow-cell/contract/subjects';
+import { kindVersionOf, subjectsOf } from '@yellow-cell/contract/subjects';
 import { bayIdsOf } from '../box/stack.ts';
 import { standardDesign } from '../box/standardDesign.ts';
 import { type Day, instantOf, plusDays } from '../calendar/days.ts';
@@ -38,7 +38,7 @@ export function told<K extends EventKind>(
   const entry = {
     id,
     kind,
-    kindVersion: 1,
+    kindVersion: kindVersionOf(kind),
     occurredAt: instantOf(on, hour, 0, ZONE),
     zone: ZONE,
     person: 'P',
@@ -67,7 +67,7 @@ export function begun(cellOn: Day, box = 'box-1'): LogEvent[] {
       number: 1,
       donor: 'Sable',
       grafts: 30,
-      accepted: 24,
+      countedAtOnce: 24,
     }),
     told('stocked', plusDays(cellOn, -1), {
       box,

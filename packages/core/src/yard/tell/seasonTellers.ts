@@ -1,15 +1,37 @@
-import type { WeatherDay } from '@yellow-cell/contract';
+import type { Round, WeatherDay } from '@yellow-cell/contract';
 import type { Day } from '../../calendar/days.ts';
 import { present, type Tellers } from './telling.ts';
 
-type SeasonKind = 'grafted' | 'weatherRecorded' | 'bloomSeen' | 'trialBegun' | 'trialEnded' | 'withdrawn';
+type SeasonKind =
+  | 'grafted'
+  | 'cellsAccepted'
+  | 'cellsMoved'
+  | 'weatherRecorded'
+  | 'bloomSeen'
+  | 'trialBegun'
+  | 'trialEnded'
+  | 'withdrawn';
 
 export const seasonTellers: Tellers<SeasonKind> = {
-  grafted({ rounds }, { payload: { round: id, donorQueen, ...rest } }, on) {
+  grafted({ rounds }, { payload: { round: id, donorQueen, countedAtOnce, ...rest } }, on) {
     if (rounds.has(id)) return `Round ${rest.number} was already grafted.`;
-    if (rest.accepted > rest.grafts)
-      return `${rest.accepted} cells cannot be accepted of ${rest.grafts} grafts.`;
-    rounds.set(id, { id, ...rest, ...present({ donorQueen }), graftedOn: on });
+    const round: Round = { id, ...rest, ...present({ donorQueen }), graftedOn: on };
+    if (countedAtOnce === undefined) rounds.set(id, round);
+    return countedAtOnce === undefined ? undefined : count(rounds, round, countedAtOnce, on);
+  },
+
+  cellsAccepted({ rounds }, { payload: { round: id, accepted } }, on) {
+    const round = rounds.get(id);
+    return round ? count(rounds, round, accepted, on) : NO_ROUND;
+  },
+
+  cellsMoved({ rounds }, { payload: { round: id, cells, to, where } }, on) {
+    const round = rounds.get(id);
+    if (!round) return NO_ROUND;
+    const most = round.accepted?.cells ?? round.grafts;
+    if (cells > most) return `Round ${round.number} has ${most} cells; ${cells} cannot be moved.`;
+    const moved = [...(round.moved ?? []), { on, cells, to, ...present({ where }) }];
+    rounds.set(id, { ...round, moved });
     return undefined;
   },
 
@@ -44,3 +66,10 @@ export const seasonTellers: Tellers<SeasonKind> = {
 };
 
 const NO_YARD = 'There is no such yard.';
+const NO_ROUND = 'That round was not grafted yet.';
+
+function count(rounds: Map<string, Round>, round: Round, cells: number, on: Day): string | undefined {
+  if (cells > round.grafts) return `${cells} cells cannot be accepted of ${round.grafts} grafts.`;
+  rounds.set(round.id, { ...round, accepted: { on, cells } });
+  return undefined;
+}

@@ -1,5 +1,6 @@
 import type { Entry, EventKind } from '@yellow-cell/contract';
 import type { Day } from '../../calendar/days.ts';
+import { isKnown, unknownSentence } from '../upcast.ts';
 import { boxTellers } from './boxTellers.ts';
 import { careTellers } from './careTellers.ts';
 import { frameTellers } from './frameTellers.ts';
@@ -19,6 +20,7 @@ const tellers: Tellers<EventKind> = {
 
 /** Adds one event to the story, or says in a sentence why it cannot be. */
 export function tell(telling: Telling, event: Entry, on: Day): string | undefined {
+  if (!isKnown(event)) return unknownSentence(event);
   const teller = tellers[event.kind] as (telling: Telling, event: Entry, on: Day) => string | undefined;
   return teller(telling, event, on);
 }
