@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Entry, type EventKind, PostEntries, payloads } from './event/entry.ts';
+import { kindVersionOf } from './event/kindVersions.ts';
 import { Id, Length, text, Zone } from './primitives.ts';
 import { NewYard } from './yard.ts';
 
