@@ -1,5 +1,13 @@
-import type { TakesBy } from '@yellow-cell/contract';
-import { fold, type Known, outcomeOf, plusDays, seededRandom, verdictOn } from '@yellow-cell/core';
+import { TakesBy } from '@yellow-cell/contract';
+import {
+  compassPoint,
+  fold,
+  type Known,
+  outcomeOf,
+  plusDays,
+  seededRandom,
+  verdictOn,
+} from '@yellow-cell/core';
 import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { prepare } from '../src/prepare.ts';
@@ -119,16 +127,27 @@ describe('the take rates', () => {
     );
     const rowOf = new Map(failBys.map((row) => [row.attempt_id, row]));
     for (const on of ['2025-05-20', '2025-07-01', '2025-12-31', '2026-05-15', TODAY]) {
-      for (const by of ['design', 'box', 'frames'] as TakesBy[]) {
+      for (const by of TakesBy.options) {
         const report = await takeReport(server.context, by, on);
         const counted = new Map<string, Record<string, number>>();
         for (const attempt of state.attempts.values()) {
           if (attempt.givenOn > on) continue;
           const row = rowOf.get(attempt.id);
           const key =
-            { design: state.boxes.get(attempt.box)?.design, box: attempt.box, frames: String(row?.frames) }[
-              by
-            ] ?? '';
+            {
+              design: state.boxes.get(attempt.box)?.design,
+              box: attempt.box,
+              frames: String(row?.frames),
+              compartment: attempt.into?.compartment,
+              flight:
+                attempt.into?.entrance?.bearing_deg === undefined
+                  ? ''
+                  : compassPoint(attempt.into.entrance.bearing_deg),
+              what: attempt.what,
+              round: attempt.round,
+              donor: attempt.round && state.rounds.get(attempt.round)?.donor,
+              month: attempt.givenOn.slice(0, 7),
+            }[by] ?? '';
           const verdict = verdictOn(outcomeOf(attempt), row?.fail_by ?? '', on);
           const group = counted.get(key) ?? { take: 0, miss: 0, open: 0 };
           counted.set(key, { ...group, [verdict]: (group[verdict] ?? 0) + 1 });

@@ -110,6 +110,17 @@ export interface Attempt {
   frames: number;
   what: 'cell' | 'virgin';
   round?: string;
+  /** What it was given into, as that was on the day. */
+  into?: {
+    design: string;
+    version: number;
+    yard?: string;
+    /** What the compartment was called as the box stood. */
+    compartment: string;
+    donor?: string;
+    /** Through which she flies, and the bearing that it looked to. */
+    entrance?: { id: string; bearing_deg?: number };
+  };
   givenOn: Day;
   openedOn?: Day;
   /** First eggs or worker brood seen: the day it became a take. */

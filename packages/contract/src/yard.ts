@@ -97,7 +97,17 @@ export const TakeGroup = z.strictObject({
   high: z.number(),
 });
 export type TakeGroup = z.infer<typeof TakeGroup>;
-export const TakesBy = z.enum(['design', 'box', 'frames']);
+export const TakesBy = z.enum([
+  'design',
+  'box',
+  'frames',
+  'compartment',
+  'flight',
+  'what',
+  'round',
+  'donor',
+  'month',
+]);
 export type TakesBy = z.infer<typeof TakesBy>;
 export const TakeReport = z.strictObject({
   on: CalendarDate,

@@ -11,6 +11,7 @@ import type {
 import {
   type Constants,
   compartmentsOf,
+  compassPoint,
   type Day,
   expectationsOf,
   failBy,
@@ -182,11 +183,13 @@ function attemptRow(
   box: BoxState,
 ): ReadRows['attempts'][number] {
   const { takeOn, missOn } = outcomeOf(attempt);
+  const { into } = attempt;
+  const bearing_deg = into?.entrance?.bearing_deg;
   return {
     breeder_id: breeder,
     attempt_id: attempt.id,
     box_id: box.id,
-    design_id: box.design,
+    design_id: into?.design ?? box.design,
     frames: attempt.frames,
     round_id: attempt.round ?? null,
     given_on: attempt.givenOn,
@@ -194,6 +197,12 @@ function attemptRow(
     miss_on: missOn,
     fail_by: failBy(attempt, weatherAt(state, box), constantsFor(box)),
     reason: attempt.failed?.reason ?? null,
+    what: attempt.what,
+    design_version: into?.version ?? null,
+    yard_id: into?.yard ?? null,
+    compartment: into?.compartment || null,
+    flight: bearing_deg === undefined ? null : compassPoint(bearing_deg),
+    donor: into?.donor ?? null,
   };
 }
 

@@ -121,6 +121,13 @@ export interface AttemptStateTable extends Owned {
   miss_on: Day | null;
   fail_by: Day;
   reason: string | null;
+  what: string;
+  design_version: number | null;
+  yard_id: string | null;
+  /** What the compartment was called, and the point of the compass that its flight entrance looked to. */
+  compartment: string | null;
+  flight: string | null;
+  donor: string | null;
 }
 export interface RoundStateTable extends Owned {
   round_id: string;

@@ -1,5 +1,5 @@
 import type { TakesBy } from '@yellow-cell/contract';
-import { sql } from 'kysely';
+import { type RawBuilder, sql } from 'kysely';
 import type { Store } from './database.ts';
 
 export interface TakeCounts {
@@ -17,11 +17,56 @@ const verdict = (on: string) => sql<string>`case
   when fail_by < ${on}::date then 'miss'
   else 'open' end`;
 
-const groupKey = {
-  design: { key: sql<string>`attempt.design_id::text`, label: sql<string>`min(design.name)` },
-  box: { key: sql<string>`attempt.box_id::text`, label: sql<string>`min(box.label)` },
-  frames: { key: sql<string>`attempt.frames::text`, label: sql<string>`min(attempt.frames)::text` },
-} as const;
+interface Grouping {
+  key: RawBuilder<string>;
+  label: RawBuilder<string>;
+  /** By what the groups are put in order. */
+  order: RawBuilder<unknown>;
+}
+
+/** What is not known of an attempt is a group of its own. */
+const named = (column: string, order: string = column): Grouping => ({
+  key: sql<string>`coalesce(${sql.ref(column)}, '')`,
+  label: sql<string>`min(coalesce(${sql.ref(column)}, 'not known'))`,
+  order: sql`min(${sql.ref(order)})`,
+});
+const MONTH = sql<string>`to_char(given_on, 'YYYY-MM')`;
+
+const grouped: Readonly<Record<TakesBy, Grouping>> = {
+  design: {
+    key: sql<string>`attempt.design_id::text`,
+    label: sql<string>`min(design.name)`,
+    order: sql`min(design.name)`,
+  },
+  box: {
+    key: sql<string>`attempt.box_id::text`,
+    label: sql<string>`min(box.label)`,
+    order: sql`min(box.label_key)`,
+  },
+  frames: {
+    key: sql<string>`attempt.frames::text`,
+    label: sql<string>`min(attempt.frames)::text`,
+    order: sql`min(attempt.frames)`,
+  },
+  compartment: named('attempt.compartment'),
+  flight: named('attempt.flight'),
+  what: {
+    key: sql<string>`attempt.what`,
+    label: sql<string>`min(case attempt.what when 'cell' then 'Ripe cell' else 'Virgin' end)`,
+    order: sql`min(attempt.what)`,
+  },
+  round: {
+    key: sql<string>`coalesce(attempt.round_id::text, '')`,
+    label: sql<string>`min(coalesce('Round ' || round.number || ', ' || round.donor || ', ' || to_char(round.grafted_on, 'YYYY'), 'of no round'))`,
+    order: sql`min(round.grafted_on)`,
+  },
+  donor: named('attempt.donor'),
+  month: {
+    key: MONTH,
+    label: sql<string>`min(to_char(given_on, 'FMMonth YYYY'))`,
+    order: sql`min(${MONTH})`,
+  },
+};
 
 /** Takes, misses and open attempts of each group, of all attempts given up to a day, from another on where one is given. */
 export async function countTakes(
@@ -30,7 +75,7 @@ export async function countTakes(
   on: string,
   from?: string,
 ): Promise<TakeCounts[]> {
-  const { key, label } = groupKey[by];
+  const { key, label, order } = grouped[by];
   return store
     .selectFrom('attempt_state as attempt')
     .innerJoin('design', (join) =>
@@ -38,6 +83,11 @@ export async function countTakes(
     )
     .innerJoin('box_state as box', (join) =>
       join.onRef('box.breeder_id', '=', 'attempt.breeder_id').onRef('box.box_id', '=', 'attempt.box_id'),
+    )
+    .leftJoin('round_state as round', (join) =>
+      join
+        .onRef('round.breeder_id', '=', 'attempt.breeder_id')
+        .onRef('round.round_id', '=', 'attempt.round_id'),
     )
     .select([
       key.as('key'),
@@ -49,9 +99,7 @@ export async function countTakes(
     .where('given_on', '<=', on)
     .$if(from !== undefined, (q) => q.where('given_on', '>=', from ?? ''))
     .groupBy(key)
-    .orderBy(
-      sql`min(${by === 'box' ? sql.ref('box.label_key') : by === 'frames' ? sql`lpad(attempt.frames::text, 4, '0')` : sql.ref('design.name')})`,
-    )
+    .orderBy(order)
     .execute();
 }
 

@@ -10,6 +10,12 @@ const BY: readonly (readonly [TakesBy, string])[] = [
   ['design', 'Design'],
   ['box', 'Box'],
   ['frames', 'Frames per compartment'],
+  ['compartment', 'Place in the box'],
+  ['flight', 'Flight side'],
+  ['what', 'Cell or virgin'],
+  ['round', 'Round'],
+  ['donor', 'Donor'],
+  ['month', 'Month'],
 ];
 
 /** Take rates: what the record says, and how much it can say. */

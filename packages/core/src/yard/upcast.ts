@@ -20,7 +20,7 @@ interface Written {
 
 /** False for kinds, and versions of them, that only a newer program knows: they are kept, and tell nothing here. */
 export const isKnown = ({ kind, kindVersion }: Pick<Written, 'kind' | 'kindVersion'>): boolean =>
-  Object.hasOwn(subjectFields, kind) && kindVersion <= kindVersionOf(kind as EventKind);
+  Object.hasOwn(subjectFields, kind) && kindVersion <= kindVersionOf(kind);
 
 /** An entry as today's program writes it. The stored bytes stay as they are. */
 export function raised<E extends Written>(entry: E): E {
@@ -28,7 +28,7 @@ export function raised<E extends Written>(entry: E): E {
   const steps = (upcasts[entry.kind as EventKind] ?? []).slice(entry.kindVersion - 1);
   if (steps.length === 0) return entry;
   const payload = steps.reduce((each, raise) => raise(each), entry.payload as Payload);
-  return { ...entry, kindVersion: kindVersionOf(entry.kind as EventKind), payload };
+  return { ...entry, kindVersion: kindVersionOf(entry.kind), payload };
 }
 
 /** What is said of an entry that only a newer program can tell. */

@@ -3,6 +3,7 @@ import type { Day } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import { framesFor } from '../regroup.ts';
 import { fateWords } from '../statusWords.ts';
+import { givenInto } from './givenInto.ts';
 import { colonyFor, observe } from './observe.ts';
 import { queensIn } from './queensIn.ts';
 import { livingColony, ofColony, present, type Tellers, type Telling } from './telling.ts';
@@ -139,6 +140,6 @@ function attemptOf(
     what: 'virgin',
     givenOn: on,
     patterns: [],
-    ...present({ round }),
+    ...present({ round, into: living && givenInto(telling, living, round) }),
   };
 }

@@ -7,6 +7,7 @@ import { framesFor, reckonShut } from '../regroup.ts';
 import { statusWords } from '../statusWords.ts';
 import { statusAfter } from '../transitions.ts';
 import { forgetFrames, takeAlong } from './framesAlong.ts';
+import { givenInto } from './givenInto.ts';
 import { attemptsQueen, CANNOT, colonyFor, observe, withLaying } from './observe.ts';
 import { queensIn } from './queensIn.ts';
 import { livingColony, present, standingBox, type Tellers } from './telling.ts';
@@ -81,7 +82,7 @@ export const statusTellers: Tellers<StatusKind> = {
       what: 'cell',
       givenOn: on,
       patterns: [],
-      ...present({ round: payload.round }),
+      ...present({ round: payload.round, into: givenInto(telling, colony, payload.round) }),
     };
     telling.attempts.set(attempt.id, attempt);
     telling.colonies.set(colony.id, { ...colony, status, since: on, attempt: attempt.id });
