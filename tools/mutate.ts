@@ -1,0 +1,152 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { parseArgs } from 'node:util';
+import { Stryker } from '@stryker-mutator/core';
+import { createInstrumenter } from '@stryker-mutator/instrumenter';
+import { seededRandom } from '@yellow-cell/core';
+import { createInjector } from 'typed-inject';
+import { root } from './root.ts';
+import { main, Said } from './said.ts';
+
+/**
+ * `npm run mutate -- ROOM --count 300 --seed 1`: small changes to the code of a room, drawn by lot, and how many of them
+ * its tests notice. Those that nobody noticed are named, to be looked at by a person.
+ */
+const core = (room: string) => ({
+  dir: `packages/core/src/${room}`,
+  tests: ['packages/core/src/**/*.test.ts'],
+});
+const ROOMS: Readonly<Record<string, { dir: string; tests: string[]; project?: string }>> = {
+  air: core('air'),
+  box: core('box'),
+  check: core('check'),
+  layout: core('layout'),
+  mating: core('mating'),
+  nest: core('nest'),
+  quick: core('quick'),
+  reach: core('reach'),
+  warmth: core('warmth'),
+  winter: core('winter'),
+  yard: core('yard'),
+  services: { dir: 'apps/server/src/services', tests: ['apps/server/test/**/*.test.ts'], project: 'store' },
+};
+
+/** Words of sentences are no behaviour, and a whole body left out is noticed by whoever calls it. */
+const EXCLUDED = ['StringLiteral', 'BlockStatement'];
+
+interface Change {
+  file: string;
+  name: string;
+  replacement: string;
+  at: { line: number; column: number };
+  end: { line: number; column: number };
+}
+
+await main(async () => {
+  const { values, positionals } = parseArgs({
+    allowPositionals: true,
+    options: { count: { type: 'string', default: '300' }, seed: { type: 'string', default: '1' } },
+  });
+  const [name = ''] = positionals;
+  const room = Object.hasOwn(ROOMS, name) ? ROOMS[name] : undefined;
+  if (!room) throw new Said(`Use: npm run mutate -- ROOM, one of ${Object.keys(ROOMS).join(', ')}.`);
+  const all = await changesIn(room.dir);
+  const chosen = drawn(all, Number(values.count), Number(values.seed));
+  process.env.YC_MUTATE = JSON.stringify(room);
+  const results = await new Stryker({
+    mutate: chosen.map(rangeOf),
+    mutator: { plugins: null, excludedMutations: EXCLUDED },
+    testRunner: 'vitest',
+    vitest: { configFile: 'tools/mutate.vitest.ts', related: false },
+    plugins: ['@stryker-mutator/vitest-runner'],
+    tsconfigFile: 'none',
+    checkers: [],
+    reporters: [],
+    coverageAnalysis: 'perTest',
+    concurrency: 2,
+    timeoutMS: 60_000,
+    disableTypeChecks: false,
+    allowConsoleColors: false,
+    ignorePatterns: ['**/dist', 'docs', 'e2e', '**/.tsbuild'],
+    tempDirName: '.mutate',
+    cleanTempDir: 'always',
+  } as ConstructorParameters<typeof Stryker>[0]).runMutationTest();
+
+  const keys = new Set(chosen.map(keyOf));
+  const counted = results.filter(({ fileName, mutatorName, replacement, location }) =>
+    keys.has(
+      keyOf({
+        file: relative(root, fileName),
+        name: mutatorName,
+        replacement: replacement ?? '',
+        at: location.start,
+        end: location.end,
+      }),
+    ),
+  );
+  const found = counted.filter(({ status }) => status === 'Killed' || status === 'Timeout');
+  const missed = counted.filter(({ status }) => status === 'Survived' || status === 'NoCoverage');
+  for (const { fileName, location, mutatorName, replacement, status } of missed)
+    console.log(
+      `${status}: ${relative(root, fileName)}:${location.start.line} ${mutatorName} → ${(replacement ?? '').replaceAll(/\\s+/g, ' ').slice(0, 90)}`,
+    );
+  const tried = found.length + missed.length;
+  console.log(
+    `${name}: ${found.length} of ${tried} changes found (${((100 * found.length) / Math.max(1, tried)).toFixed(0)} %), drawn from ${all.length}`,
+  );
+});
+
+/** Every change that the mutators know in the code of a folder. */
+async function changesIn(dir: string): Promise<Change[]> {
+  const files = readdirSync(join(root, dir), { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('.ts') && !file.includes('.test.'))
+    .sort();
+  const quiet = () => undefined;
+  const logger = {
+    trace: quiet,
+    debug: quiet,
+    info: quiet,
+    warn: quiet,
+    error: quiet,
+    fatal: quiet,
+    isDebugEnabled: () => false,
+  };
+  const instrumenter = createInjector()
+    .provideValue('getLogger', () => logger)
+    .provideValue('logger', logger)
+    .injectFunction(createInstrumenter as never) as ReturnType<typeof createInstrumenter>;
+  const sources = files.map((file) => {
+    const name = join(root, dir, file);
+    return { name, content: readFileSync(name, 'utf8'), mutate: true };
+  });
+  const { mutants } = await instrumenter.instrument(sources, {
+    plugins: null,
+    excludedMutations: EXCLUDED,
+    ignorers: [],
+  } as never);
+  return mutants.map((mutant): Change => {
+    const { fileName, mutatorName, replacement, location } = mutant;
+    return {
+      file: relative(root, fileName),
+      name: mutatorName,
+      replacement: replacement ?? '',
+      at: location.start,
+      end: location.end,
+    };
+  });
+}
+
+function drawn(all: readonly Change[], count: number, seed: number): Change[] {
+  const random = seededRandom(seed);
+  return all
+    .map((change) => ({ change, by: random() }))
+    .sort((a, b) => a.by - b.by)
+    .slice(0, count)
+    .map(({ change }) => change);
+}
+
+/** Lines are counted from 1 in a range, columns from 0. */
+const rangeOf = ({ file, at, end }: Change): string =>
+  `${file}:${at.line}:${at.column}-${end.line}:${end.column}`;
+const keyOf = ({ file, name, replacement, at, end }: Change): string =>
+  [file, name, replacement, at.line, at.column, end.line, end.column].join(' ');
