@@ -190,6 +190,11 @@ export function rightRequest(random: Random, { yard, box, colony, queen, design 
     () => ({ method: 'GET', path: `/api/boxes/${box}` }),
     () => ({ method: 'GET', path: '/api/boxes', query: { find: 'b', limit: '5' } }),
     () => ({ method: 'GET', path: `/api/queens/${queen}` }),
+    () => ({
+      method: 'GET',
+      path: '/api/to-settle',
+      query: { after: `2026-05-31T06:00:00.000Z~${box}`, limit: '5', box },
+    }),
     () => ({ method: 'GET', path: '/api/search', query: { find: 'fr', limit: '5' } }),
     () => ({ method: 'GET', path: '/api/takes', query: { by: 'box', on: '2026-05-31', from: '2026-01-01' } }),
     () => ({ method: 'GET', path: '/api/years/2026', query: { yard } }),

@@ -82,7 +82,8 @@ describe('what cannot be', () => {
     const kept = make();
     const { toSettle } = await log([kept], true);
     expect(toSettle).toHaveLength(1);
-    const waits = async () => (await unsettled(server.context)).map(({ event }) => event.id);
+    const waits = async () =>
+      (await unsettled(server.context, { limit: 50 })).items.map(({ event }) => event.id);
     expect(await waits()).toContain(kept.id);
     await server.context.within((store) => rebuild(store, server.context.breeder));
     expect(await waits()).toContain(kept.id);
@@ -136,7 +137,9 @@ describe('an entry of a device whose clock ran wild', () => {
       await server.context.within((store) => rebuild(store, server.context.breeder));
       expect(await status()).toEqual({ status: 'virgin' });
       expect(
-        (await unsettled(server.context)).filter(({ event }) => odd.some(({ id }) => id === event.id)),
+        (await unsettled(server.context, { limit: 50 })).items.filter(({ event }) =>
+          odd.some(({ id }) => id === event.id),
+        ),
       ).toHaveLength(2);
       await expect(log([wild(entry('eggsSeen', TODAY, of))])).rejects.toThrow(/more than a day ahead/);
     },
@@ -185,8 +188,40 @@ describe('entries of other versions of the program', () => {
       `/yards/${place.yard.id}/standing`,
     ])
       expect((await server.app.inject(`/api${path}`)).statusCode).toBe(200);
-    const waiting = await unsettled(server.context);
+    const { items: waiting } = await unsettled(server.context, { limit: 50 });
     expect(waiting.find(({ event }) => event.id === id)?.sentence).toContain('newer version');
     await log([entry('weighed', '2026-05-20', { box, weight_kg: 20, felt: true })]);
   });
+});
+
+it('what waits is paged, newest first, each once, and counted whole', async () => {
+  const { box, entries } = storyOfBox(place, '2026-05-10', 'PAGES');
+  await log(entries);
+  const odd = Array.from({ length: 23 }, (_, n) =>
+    entry(
+      'combined',
+      '2026-05-12',
+      { box, colony: randomUUID(), intoBox: box, into: randomUUID() },
+      { hour: n % 20 },
+    ),
+  );
+  for (const each of odd) await log([each], true);
+  const get = async (query: string) => (await server.app.inject(`/api/to-settle?${query}`)).json();
+  const seen: { id: string; at: string }[] = [];
+  for (let after = ''; ; ) {
+    const page = await get(`box=${box}&limit=10${after && `&after=${encodeURIComponent(after)}`}`);
+    expect(page.count).toBe(23);
+    for (const { event } of page.items) seen.push({ id: event.id, at: event.occurredAt });
+    if (!page.next) break;
+    after = page.next;
+  }
+  expect(seen.map(({ id }) => id).sort()).toEqual(odd.map(({ id }) => id).sort());
+  expect(seen.map(({ at }) => at)).toEqual(
+    seen
+      .map(({ at }) => at)
+      .sort()
+      .reverse(),
+  );
+  expect((await get('limit=1')).count).toBeGreaterThanOrEqual(23);
+  expect((await get(`box=${randomUUID()}`)).count).toBe(0);
 });

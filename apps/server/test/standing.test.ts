@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Around, Entry, Found, QueenStory, Standing, Unsettled } from '@yellow-cell/contract';
+import type { Around, Entry, Found, QueenStory, Standing, UnsettledPage } from '@yellow-cell/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { logEntries } from '../src/services/logEntries.ts';
 import { entry, freshServer, type Ground, ground, storyOfBox } from './bench.test.kit.ts';
@@ -135,10 +135,12 @@ describe('what waits to be settled', () => {
     await log(...entries);
     const again = entry('cellGiven', '2026-05-12', { box, colony: of.colony, attempt: randomUUID() });
     await logEntries(server.context, [again], true);
-    const waiting = (await get<Unsettled[]>('/to-settle')).find(({ event }) => event.id === again.id);
+    const waiting = (await get<UnsettledPage>('/to-settle')).items.find(({ event }) => event.id === again.id);
     expect(waiting).toMatchObject({ against: { kind: 'cellGiven' }, boxes: [{ label: 'W1' }] });
     expect(waiting?.sentence).toContain('record what became of its queen');
     await log(entry('withdrawn', '2026-05-31', {}, { corrects: again.id }));
-    expect((await get<Unsettled[]>('/to-settle')).some(({ event }) => event.id === again.id)).toBe(false);
+    expect((await get<UnsettledPage>('/to-settle')).items.some(({ event }) => event.id === again.id)).toBe(
+      false,
+    );
   });
 });

@@ -209,7 +209,13 @@ export interface Unsettled {
   against?: LogEvent;
   boxes: readonly { id: string; label: string; yard: string | null }[];
 }
-export const Unsettled = z.custom<Unsettled>();
+/** A page of what waits, newest first; `next` asks for what follows, `count` is how many wait in all. */
+export interface UnsettledPage {
+  items: readonly Unsettled[];
+  next: string | null;
+  count: number;
+}
+export const UnsettledPage = z.custom<UnsettledPage>();
 
 /** One queen with her sisters and daughters, and all that is told of her, oldest first. */
 export interface QueenStory {

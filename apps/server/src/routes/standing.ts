@@ -7,7 +7,7 @@ import {
   QueenStory,
   Standing,
   text,
-  Unsettled,
+  UnsettledPage,
 } from '@yellow-cell/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
@@ -23,7 +23,7 @@ import {
 import { seasonLog } from '../services/yardLog.ts';
 import { search } from '../store/search.ts';
 import type { RouteOptions } from './options.ts';
-import { page } from './page.ts';
+import { newestAfter, page } from './page.ts';
 
 const tags = ['yards'];
 const params = z.object({ id: Id });
@@ -96,11 +96,17 @@ export const standingRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, {
     {
       schema: {
         tags: ['events'],
-        summary: 'Entries that wait for a person',
-        response: { 200: z.array(Unsettled) },
+        summary: 'A page of the entries that wait for a person, newest first',
+        querystring: z.object({
+          after: newestAfter,
+          limit: z.coerce.number().int().min(1).max(50).default(10),
+          /** Of one box alone. */
+          box: Id.optional(),
+        }),
+        response: { 200: UnsettledPage },
       },
     },
-    () => unsettled(context()),
+    ({ query }) => unsettled(context(), query),
   );
   app.get(
     '/queens/:id',

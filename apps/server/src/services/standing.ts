@@ -1,4 +1,4 @@
-import type { DesignVersion, LogEvent, QueenStory, Unsettled } from '@yellow-cell/contract';
+import type { DesignVersion, LogEvent, QueenStory, Unsettled, UnsettledPage } from '@yellow-cell/contract';
 import { clashesWith, plusDays } from '@yellow-cell/core';
 import { eventsAbout, findEvents } from '../store/events.ts';
 import { daughtersOf, findQueen, sistersOf } from '../store/queens.ts';
@@ -11,6 +11,7 @@ import {
   shownBoxQuery,
   shownDueQuery,
   shownPageQuery,
+  type UnsettledQuery,
   unsettledRows,
 } from '../store/standing.ts';
 import { findYard } from '../store/yards.ts';
@@ -75,24 +76,30 @@ function versionText(version: DesignVersion): string {
   return known;
 }
 
-/** All that waits for a person to settle it, newest first, each with what it clashes with. */
-export const unsettled = (context: Context): Promise<Unsettled[]> =>
+/** What waits for a person to settle it, newest first, each with what it clashes with. */
+export const unsettled = (context: Context, asked: UnsettledQuery): Promise<UnsettledPage> =>
   context.reading(async (store) => {
-    const rows = await unsettledRows(store);
-    const events = await findEvents(store, [...new Set(rows.map(({ event_id }) => event_id))]);
+    const { limit } = asked;
+    const { rows, count } = await unsettledRows(store, asked);
+    const wanted = rows.slice(0, limit);
+    const found = await findEvents(
+      store,
+      wanted.map(({ event_id }) => event_id),
+    );
+    const events = wanted.flatMap(({ event_id }) => found.find(({ id }) => id === event_id) ?? []);
     const labels = new Map((await boxLabels(store, subjectsIn(events, 'box'))).map((box) => [box.id, box]));
     const around = await eventsAbout(store, [...new Set(events.flatMap(mostSpecific))]);
-    return events
-      .map((event): Unsettled => {
-        const against = clashesWith(event, around);
-        return {
-          event,
-          sentence: rows.find(({ event_id }) => event_id === event.id)?.sentence ?? '',
-          ...(against ? { against } : {}),
-          boxes: subjectsIn([event], 'box').flatMap((id) => labels.get(id) ?? []),
-        };
-      })
-      .sort((a, b) => (a.event.occurredAt < b.event.occurredAt ? 1 : -1));
+    const items = events.map((event): Unsettled => {
+      const against = clashesWith(event, around);
+      return {
+        event,
+        sentence: wanted.find(({ event_id }) => event_id === event.id)?.sentence ?? '',
+        ...(against ? { against } : {}),
+        boxes: subjectsIn([event], 'box').flatMap((id) => labels.get(id) ?? []),
+      };
+    });
+    const last = wanted.at(-1);
+    return { items, next: rows.length > limit && last ? `${last.at}~${last.event_id}` : null, count };
   });
 
 const subjectsIn = (events: readonly LogEvent[], wanted: string): string[] => [

@@ -166,14 +166,32 @@ export async function boxLabels(
     .execute();
 }
 
-const MOST_UNSETTLED = 500;
-export async function unsettledRows(store: Store): Promise<{ event_id: string; sentence: string }[]> {
-  return store
-    .selectFrom('event_to_settle')
-    .select(['event_id', 'sentence'])
-    .distinct()
-    .limit(MOST_UNSETTLED)
-    .execute();
+export interface UnsettledQuery {
+  /** Instant and id of the last of the page before. */
+  after?: string | undefined;
+  limit: number;
+  box?: string | undefined;
+}
+
+/** A page of what waits to be settled, newest first, one more than asked for; and how many wait in all. */
+export async function unsettledRows(
+  store: Store,
+  { after, limit, box }: UnsettledQuery,
+): Promise<{ rows: { event_id: string; sentence: string; at: string }[]; count: number }> {
+  const [at = '', id = ''] = splitKey(after);
+  const ofBox = box === undefined ? sql`true` : sql`waiting.subject_id = ${box}`;
+  const later =
+    after === undefined ? sql`true` : sql`(event.occurred_at, event.id) < (${at}::timestamptz, ${id}::uuid)`;
+  const { rows } = await sql<{ event_id: string; sentence: string; at: string }>`
+    select waiting.event_id, min(waiting.sentence) as sentence, event.occurred_at as at
+    from event_to_settle waiting
+    join event on event.breeder_id = waiting.breeder_id and event.id = waiting.event_id
+    where ${ofBox} and ${later}
+    group by waiting.event_id, event.occurred_at, event.id
+    order by event.occurred_at desc, event.id desc limit ${limit + 1}`.execute(store);
+  const { rows: counted } = await sql<{ count: number }>`
+    select count(distinct event_id)::int as count from event_to_settle waiting where ${ofBox}`.execute(store);
+  return { rows, count: counted[0]?.count ?? 0 };
 }
 
 /** The attempt that a queen came of, as the box keeps it in which she was given. */

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useSilentSince } from './connection.ts';
@@ -12,7 +12,7 @@ export function Standing() {
   const parcels = useOutbox();
   const setAside = useSetAside();
   const silentSince = useSilentSince();
-  const { data: unsettled = [] } = useQuery(toSettleQuery);
+  const unsettled = useInfiniteQuery(toSettleQuery).data?.pages.at(-1)?.count ?? 0;
   const late = useLate(parcels.length > 0);
   const count = parcels.length;
   const overtaken = parcels.filter(isOvertaken);
@@ -51,10 +51,10 @@ export function Standing() {
           </Link>
         </p>
       )}
-      {unsettled.length > 0 && (
+      {unsettled > 0 && (
         <p role="status" className="no-print border-y border-hairline px-5 py-1.5">
           <strong className="text-danger">
-            {unsettled.length} {unsettled.length === 1 ? 'entry' : 'entries'} to settle.
+            {unsettled} {unsettled === 1 ? 'entry' : 'entries'} to settle.
           </strong>{' '}
           What was entered without a connection clashes with what stands.{' '}
           <Link className="font-semibold underline" to="/settle">

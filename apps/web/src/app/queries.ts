@@ -1,4 +1,4 @@
-import { QueryClient, queryOptions } from '@tanstack/react-query';
+import { infiniteQueryOptions, QueryClient, queryOptions } from '@tanstack/react-query';
 import type {
   Around,
   Design,
@@ -11,7 +11,7 @@ import type {
   Standing,
   TakeReport,
   TakesBy,
-  Unsettled,
+  UnsettledPage,
   Yard,
   YardLog,
   YearRibbon,
@@ -103,10 +103,21 @@ export const seasonQuery = (yard: string) =>
     queryFn: ({ signal }) => getJson<LogEvent[]>(`/yards/${yard}/season`, signal),
   });
 
-export const toSettleQuery = queryOptions({
+/** What waits for a person, newest first, page by page. */
+export const toSettleQuery = infiniteQueryOptions({
   queryKey: ['toSettle'],
-  queryFn: ({ signal }) => getJson<Unsettled[]>('/to-settle', signal),
+  initialPageParam: null as string | null,
+  queryFn: ({ pageParam, signal }) =>
+    getJson<UnsettledPage>(`/to-settle${pageParam ? `?after=${encodeURIComponent(pageParam)}` : ''}`, signal),
+  getNextPageParam: ({ next }) => next,
 });
+
+/** What waits of one box. */
+export const boxToSettleQuery = (box: string) =>
+  queryOptions({
+    queryKey: ['toSettle', box],
+    queryFn: ({ signal }) => getJson<UnsettledPage>(`/to-settle?box=${box}&limit=50`, signal),
+  });
 
 export const queenQuery = (id: string) =>
   queryOptions({

@@ -3,7 +3,7 @@ import type { LogEvent } from '@yellow-cell/contract';
 import { dayOf, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { toSettleQuery } from '../app/queries.ts';
+import { boxToSettleQuery } from '../app/queries.ts';
 import { useLog, withdrawal } from '../app/useLog.ts';
 import { CorrectForm } from './CorrectForm.tsx';
 import { eventLine } from './eventLine.ts';
@@ -18,11 +18,11 @@ export function History({ view, box, colony }: { view: YardView; box: string; co
   const [all, setAll] = useState(false);
   const [correcting, setCorrecting] = useState<string>();
   const { told, whole } = useStory(box, view.state.story);
-  const { data: unsettled = [] } = useQuery(toSettleQuery);
+  const { data: unsettled } = useQuery(boxToSettleQuery(box));
   const about = ({ subjects }: LogEvent) =>
     subjects.some(({ id }) => id === box) && (!colony || subjects.some(({ id }) => id === colony));
   const events = told.filter(({ event }) => about(event));
-  const waiting = unsettled.filter(({ event }) => about(event)).length;
+  const waiting = unsettled?.items.filter(({ event }) => about(event)).length ?? 0;
   const shown = all ? events : events.slice(0, SHOWN);
   return (
     <>

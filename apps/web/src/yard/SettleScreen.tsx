@@ -1,4 +1,4 @@
-import { useSuspenseQuery } from '@tanstack/react-query';
+import { useSuspenseInfiniteQuery } from '@tanstack/react-query';
 import type { LogEvent, Unsettled } from '@yellow-cell/contract';
 import { dayOf, showDay } from '@yellow-cell/core';
 import { Link } from 'react-router';
@@ -10,7 +10,8 @@ import { eventLine, type Names } from './eventLine.ts';
 
 /** Entries that cannot be as they were told: both sides shown, none dropped until a person says which stands. */
 export function SettleScreen() {
-  const { data: unsettled } = useSuspenseQuery(toSettleQuery);
+  const { data, hasNextPage, fetchNextPage, isFetchingNextPage } = useSuspenseInfiniteQuery(toSettleQuery);
+  const unsettled = data.pages.flatMap(({ items }) => items);
   const setAside = useSetAside();
   return (
     <main className="h-full overflow-y-auto px-5 py-4">
@@ -28,6 +29,18 @@ export function SettleScreen() {
             <Clash key={each.event.id} {...each} />
           ))}
         </ol>
+        {hasNextPage && (
+          <button
+            type="button"
+            className="button mt-4 min-h-11"
+            disabled={isFetchingNextPage}
+            onClick={() => void fetchNextPage()}
+          >
+            {isFetchingNextPage
+              ? 'Loading…'
+              : `Show more: ${(data.pages.at(-1)?.count ?? 0) - unsettled.length} wait beside these`}
+          </button>
+        )}
         {setAside.length > 0 && <NotTaken parcels={setAside} />}
       </div>
     </main>

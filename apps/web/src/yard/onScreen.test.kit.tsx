@@ -146,7 +146,8 @@ export function serverWith(events: readonly LogEvent[], unsettled: readonly Unse
     if (url === '/api/events') return take(JSON.parse(String(init?.body)).entries);
     if (url === '/api/session') return reply(200, session);
     if (url === '/api/yards') return reply(200, [yard]);
-    if (url === '/api/to-settle') return reply(200, unsettled);
+    if (url.startsWith('/api/to-settle'))
+      return reply(200, { items: unsettled, next: null, count: unsettled.length });
     if (url === `/api/boxes/${BOX}/log`)
       return reply(200, { events: server.events, designs: [design], next: null });
     return reply(404, { detail: `Nobody asked for ${url} in this test.` });
