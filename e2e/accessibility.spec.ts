@@ -85,7 +85,7 @@ test.describe('accessibility', () => {
     await scan('keys');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Settings' }).click();
-    await expect(page.getByRole('dialog').getByRole('heading')).toBeVisible();
+    await expect(page.getByRole('dialog').getByRole('heading', { name: 'Settings' })).toBeVisible();
     await scan('settings');
   });
 

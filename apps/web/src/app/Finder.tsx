@@ -37,16 +37,12 @@ export function Finder() {
     [quick, answer],
   );
   const log = useLog();
-  const [sending, setSending] = useState(false);
-  /** What was typed stays until it is stored, or kept on this device; where it is refused, it is there to be mended. */
+  /** The entry is on this device before the line is cleared; where it is refused, what was typed comes back to be mended. */
   const keep = async (words: string, acts: readonly QuickAct[]) => {
-    if (sending) return;
-    setSending(true);
-    const delivery = await log(words, acts as readonly Draft[]);
-    setSending(false);
-    if (delivery.state === 'refused') return;
     setTyped('');
     input.current?.blur();
+    const delivery = await log(words, acts as readonly Draft[]);
+    if (delivery.state === 'refused') setTyped((since) => since || typed);
   };
   const go = (target: Found | null) => {
     if (!target) return;
