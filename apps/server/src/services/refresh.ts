@@ -156,7 +156,7 @@ export async function reckonAnew(store: Store, breeder: string, boxes: readonly 
     await reckonSome(store, breeder, boxes.slice(at, at + BOXES_AT_ONCE));
 }
 /** So many are reckoned before others get their turn. */
-const BOXES_AT_ONCE = 40;
+const BOXES_AT_ONCE = 5;
 
 async function reckonSome(store: Store, breeder: string, wanted: readonly string[]): Promise<void> {
   const found = await toldBoxes(store, wanted);

@@ -23,6 +23,7 @@ const MOST_MS = 30_000;
 const THREADS = 2;
 const MOST_WAITING = 40;
 const MEMORY_MB = 1_024;
+const NICE = 10;
 
 /** Built, the worker is a file beside the server. */
 const isSource = import.meta.url.endsWith('.ts');
@@ -37,6 +38,8 @@ export function openPool({ mostMs = MOST_MS } = {}): Pool {
       minThreads: THREADS,
       maxThreads: THREADS,
       maxQueue: MOST_WAITING,
+      // Where the machine has fewer cores than work, those who only want a page come first.
+      niceIncrement: NICE,
       resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
     });
     return threads;
