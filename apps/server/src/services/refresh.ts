@@ -4,14 +4,15 @@ import { findBreeder } from '../store/breeders.ts';
 import type { Store } from '../store/database.ts';
 import {
   replaceBoxRows,
+  replaceReckonedRows,
   replaceRoundRows,
   replaceToSettle,
   replaceWeatherRows,
 } from '../store/readTables.ts';
-import { boxesOfSubjects, boxIdsIn, type ToldRow, toldBoxes } from '../store/standing.ts';
+import { boxesOfSubjects, boxIdsIn, reckonedBoxes, type ToldRow, toldBoxes } from '../store/standing.ts';
 import { yardIds } from '../store/yards.ts';
 import { designsOf } from './designCache.ts';
-import { lastOf, roundRows, rowsOf, toSettleRows, weatherRows } from './rows.ts';
+import { lastOf, reckonedRows, roundRows, rowsOf, toSettleRows, weatherRows } from './rows.ts';
 import { storyOf, type Touched } from './story.ts';
 import { constantsBy, type Surroundings, surroundings } from './surroundings.ts';
 
@@ -133,7 +134,7 @@ const livingIds = ({ colonies, attempts, queens, frames }: ToldRow['told']): str
 /** Boxes whose state is kept with this one too: where an attempt began that goes on here. */
 const linked = ({ attempts }: ToldRow['told']): string[] => attempts.map(({ box }) => box);
 
-function stateOf(rows: readonly ToldRow[], { rounds, weather }: Surroundings): YardState {
+function stateOf(rows: readonly Pick<ToldRow, 'told'>[], { rounds, weather }: Surroundings): YardState {
   const each = rows.map(({ told }) => told);
   const byId = <T extends { id: string }>(list: readonly T[]) => new Map(list.map((one) => [one.id, one]));
   return {
@@ -156,37 +157,23 @@ export async function reckonAnew(store: Store, breeder: string, boxes: readonly 
     await reckonSome(store, breeder, boxes.slice(at, at + BOXES_AT_ONCE));
 }
 /** So many are reckoned before others get their turn. */
-const BOXES_AT_ONCE = 5;
+const BOXES_AT_ONCE = 20;
 
+/** What is due, and by when an attempt has failed, hang on weather and figures; what is told of the boxes does not. */
 async function reckonSome(store: Store, breeder: string, wanted: readonly string[]): Promise<void> {
-  const found = await toldBoxes(store, wanted);
-  const begun = await toldBoxes(
+  const found = await reckonedBoxes(store, wanted);
+  const begun = await reckonedBoxes(
     store,
     found.flatMap(({ told }) => linked(told)).filter((id) => !wanted.includes(id)),
   );
   const rows = [...found, ...begun];
   if (rows.length === 0) return;
   const boxes = rows.map(({ box_id }) => box_id);
-  const around = await surroundings(
-    store,
-    breeder,
-    rows,
-    rows.flatMap(({ shown }) => shown.recent),
-  );
-  const { known, constantsFor, toSettle } = around;
+  const happened = rows.map(({ first_at }) => ({ occurredAt: first_at }));
+  const around = await surroundings(store, breeder, rows, happened);
   const state = stateOf(rows, around);
-  const kept = new Map(rows.map((row) => [row.box_id, row]));
-  const told = rowsOf({
-    breeder,
-    state,
-    known,
-    constantsFor,
-    recentOf: (box) => ({
-      recent: kept.get(box)?.shown.recent ?? [],
-      lastAt: kept.get(box)?.last_at ?? EPOCH,
-    }),
-  });
-  await replaceBoxRows(store, boxes, { ...told, toSettle });
+  const { known, constantsFor } = around;
+  await replaceReckonedRows(store, boxes, reckonedRows({ breeder, state, known, constantsFor }));
 }
 
 /** The story of each box, in order. */

@@ -20,6 +20,7 @@ import {
   type Weather,
   type YardState,
 } from '@yellow-cell/core';
+import type { ReckonedRows } from '../store/readTables.ts';
 import type { ReadRows, RoundInsert, WeatherInsert } from '../store/tables.ts';
 
 /** What the state of some boxes says, as rows of the read tables. */
@@ -40,12 +41,11 @@ export const lastOf = (events: readonly (Entry | LogEvent)[]): Entry[] =>
   });
 
 export function rowsOf(told: Told): ReadRows {
-  const { breeder: breeder_id, state, known, constantsFor, recentOf } = told;
-  const rows: ReadRows = { boxes: [], compartments: [], attempts: [], queens: [], due: [], toSettle: [] };
-  for (const box of state.boxes.values()) {
+  const { breeder: breeder_id, state, recentOf } = told;
+  const boxes = [...state.boxes.values()].map((box): ReadRows['boxes'][number] => {
     const whole = wholeOf(state, box);
     const { recent, lastAt } = recentOf(box.id);
-    rows.boxes.push({
+    return {
       breeder_id,
       box_id: box.id,
       label: box.label,
@@ -59,44 +59,45 @@ export function rowsOf(told: Told): ReadRows {
       told: whole,
       shown: { ...shownOf(whole), recent } satisfies BoxStanding,
       last_at: lastAt,
-    });
+    };
+  });
+  const queens = [...state.queens.values()]
+    .filter((queen) => state.boxes.has(queen.box))
+    .map((queen) => queenRow(breeder_id, queen));
+  const toSettle = toSettleRows(breeder_id, state, (subject) => subject.kind === 'box');
+  return { boxes, queens, toSettle, ...reckonedRows(told) };
+}
+
+/** What hangs on weather and figures beside the state itself: work that is due, and by when attempts have failed. */
+export function reckonedRows(told: Omit<Told, 'recentOf'>): ReckonedRows {
+  const { breeder: breeder_id, state, known, constantsFor } = told;
+  const rows: ReckonedRows = { compartments: [], attempts: [], due: [] };
+  for (const box of state.boxes.values()) {
     const weather = weatherAt(state, box);
     for (const compartment of compartmentsOf(state, known.designs, box)) {
+      const { position, name, frames, status, since } = compartment;
       const expected = expectationsOf(compartment, box, weather, constantsFor(box));
       const first = expected.find(({ lapses, quiet }) => !lapses && !quiet);
+      const at = { breeder_id, box_id: box.id, position };
       rows.compartments.push({
-        breeder_id,
-        box_id: box.id,
-        position: compartment.position,
-        name: compartment.name,
-        frames: compartment.frames,
-        status: compartment.status,
-        since: compartment.since,
+        ...at,
+        name,
+        frames,
+        status,
+        since,
         due: first?.kind ?? null,
         due_from: first?.from ?? null,
         due_expected: first?.expected ?? null,
         due_to: first?.to ?? null,
       });
       for (const { kind, from, to, lapses = false } of expected)
-        rows.due.push({
-          breeder_id,
-          box_id: box.id,
-          position: compartment.position,
-          kind,
-          yard_id: box.place?.yard ?? null,
-          due_from: from,
-          due_to: to,
-          lapses,
-        });
+        rows.due.push({ ...at, kind, yard_id: box.place?.yard ?? null, due_from: from, due_to: to, lapses });
     }
   }
   for (const attempt of state.attempts.values()) {
     const box = state.boxes.get(attempt.box);
     if (box) rows.attempts.push(attemptRow(told, attempt, box));
   }
-  for (const queen of state.queens.values())
-    if (state.boxes.has(queen.box)) rows.queens.push(queenRow(breeder_id, queen));
-  rows.toSettle = toSettleRows(breeder_id, state, (subject) => subject.kind === 'box');
   return rows;
 }
 
@@ -178,7 +179,7 @@ function shownOf({ box, colonies, attempts, queens, frames }: Omit<BoxStanding, 
 }
 
 function attemptRow(
-  { breeder, state, constantsFor }: Told,
+  { breeder, state, constantsFor }: Pick<Told, 'breeder' | 'state' | 'constantsFor'>,
   attempt: Attempt,
   box: BoxState,
 ): ReadRows['attempts'][number] {

@@ -30,7 +30,7 @@ type Happened = Pick<LogEvent, 'occurredAt'> & Partial<Pick<LogEvent, 'subjects'
 export async function surroundings(
   store: Store,
   breeder: string,
-  rows: readonly ToldRow[],
+  rows: readonly Pick<ToldRow, 'box_id' | 'told'>[],
   events: readonly Happened[],
 ): Promise<Surroundings> {
   const told = rows.map((row) => row.told);

@@ -8,26 +8,52 @@ const ROWS_AT_ONCE = 2_000;
 /** Rows of these stand for one box each, or for what lives in it. */
 const BOX_TABLES = ['box_state', 'compartment_state', 'attempt_state', 'queen_state', 'due_state'] as const;
 
-/** Replaces all that the read tables say of these boxes: one statement to clear and one to fill, whatever the tables. */
+/** What is reckoned from weather and figures, beside what is told of the boxes themselves. */
+const RECKONED_TABLES = ['compartment_state', 'attempt_state', 'due_state'] as const;
+
+/** Replaces all that the read tables say of these boxes. */
 export async function replaceBoxRows(store: Store, boxes: readonly string[], rows: ReadRows): Promise<void> {
-  if (boxes.length === 0) return;
-  const clear = BOX_TABLES.map(
-    (table) =>
-      sql`${sql.ref(`${table}_gone`)} as (delete from ${sql.table(table)} where box_id = any(${boxes}::uuid[]))`,
-  );
-  await sql`with ${sql.join(clear)} select 1`.execute(store);
   await replaceToSettle(store, boxes, rows.toSettle);
-  const byTable = {
+  await replaceIn(store, BOX_TABLES, boxes, {
     box_state: rows.boxes,
     compartment_state: rows.compartments,
     attempt_state: rows.attempts,
     queen_state: rows.queens,
     due_state: rows.due,
-  };
-  const most = Math.max(...Object.values(byTable).map((list) => list.length));
+  });
+}
+
+export type ReckonedRows = Pick<ReadRows, 'compartments' | 'attempts' | 'due'>;
+
+/** Replaces what is due in these boxes, and nothing that is told of them. */
+export const replaceReckonedRows = (
+  store: Store,
+  boxes: readonly string[],
+  rows: ReckonedRows,
+): Promise<void> =>
+  replaceIn(store, RECKONED_TABLES, boxes, {
+    compartment_state: rows.compartments,
+    attempt_state: rows.attempts,
+    due_state: rows.due,
+  });
+
+/** One statement to clear and one to fill, whatever the tables. */
+async function replaceIn<Table extends string>(
+  store: Store,
+  tables: readonly Table[],
+  boxes: readonly string[],
+  rows: Readonly<Record<Table, readonly object[]>>,
+): Promise<void> {
+  if (boxes.length === 0) return;
+  const clear = tables.map(
+    (table) =>
+      sql`${sql.ref(`${table}_gone`)} as (delete from ${sql.table(table)} where box_id = any(${boxes}::uuid[]))`,
+  );
+  await sql`with ${sql.join(clear)} select 1`.execute(store);
+  const most = Math.max(...tables.map((table) => rows[table].length));
   for (let at = 0; at < most; at += ROWS_AT_ONCE) {
-    const fill = BOX_TABLES.flatMap((table) => {
-      const some = byTable[table].slice(at, at + ROWS_AT_ONCE);
+    const fill = tables.flatMap((table) => {
+      const some = rows[table].slice(at, at + ROWS_AT_ONCE);
       return some.length === 0
         ? []
         : sql`${sql.ref(`${table}_new`)} as (insert into ${sql.table(table)}

@@ -102,6 +102,24 @@ export async function toldBoxes(store: Store, boxes: readonly string[]): Promise
     .execute();
 }
 
+/** What is reckoned anew from, where weather or figures change: without what screens are sent. */
+export async function reckonedBoxes(
+  store: Store,
+  boxes: readonly string[],
+): Promise<(Pick<ToldRow, 'box_id' | 'told'> & { first_at: string })[]> {
+  if (boxes.length === 0) return [];
+  return store
+    .selectFrom('box_state')
+    .select([
+      'box_id',
+      'told',
+      sql<string>`coalesce(shown->'recent'->0->>'occurredAt', last_at::text)`.as('first_at'),
+    ])
+    .where('box_id', 'in', boxes)
+    .$castTo<Pick<ToldRow, 'box_id' | 'told'> & { first_at: string }>()
+    .execute();
+}
+
 /** Boxes of all events about these subjects. */
 export async function boxesOfSubjects(store: Store, subjects: readonly string[]): Promise<string[]> {
   if (subjects.length === 0) return [];
