@@ -64,6 +64,29 @@ const whatItSays = async (args: readonly string[]): Promise<string> => {
   return started.said();
 };
 
+/** A started program with one yard in it. */
+async function withYard(dir: string, port: string): Promise<Started> {
+  const first = start(['--data', dir, '--port', port, '--empty']);
+  await untilServed(first);
+  const yard = {
+    id: '11111111-1111-4111-8111-111111111111',
+    name: 'Meadow',
+    latitude_deg: 48,
+    longitude_deg: 13,
+    zone: 'Europe/Vienna',
+  };
+  await fetch(`http://127.0.0.1:${port}/api/yards`, {
+    method: 'POST',
+    body: JSON.stringify(yard),
+    headers: { 'content-type': 'application/json' },
+  });
+  return first;
+}
+const yardsAt = async (port: string): Promise<string[]> =>
+  (await (await fetch(`http://127.0.0.1:${port}/api/yards`)).json()).map(
+    ({ name }: { name: string }) => name,
+  );
+
 buildIfChanged();
 afterEach(() => {
   for (const child of running) child.kill('SIGTERM');
@@ -75,21 +98,8 @@ describe('npm start', () => {
     const dir = join(above, 'kept');
     const port = String(await freePort());
     const url = `http://127.0.0.1:${port}/api`;
-    const first = start(['--data', dir, '--port', port, '--empty']);
-    await untilServed(first);
-    const yard = {
-      id: '11111111-1111-4111-8111-111111111111',
-      name: 'Meadow',
-      latitude_deg: 48,
-      longitude_deg: 13,
-      zone: 'Europe/Vienna',
-    };
-    const posted = await fetch(`${url}/yards`, {
-      method: 'POST',
-      body: JSON.stringify(yard),
-      headers: { 'content-type': 'application/json' },
-    });
-    expect(posted.status).toBe(200);
+    const first = await withYard(dir, port);
+    expect(await yardsAt(port)).toEqual(['Meadow']);
     expect(await whatItSays(['--data', join(above, 'other'), '--port', port])).toContain(
       `Port ${port} is taken`,
     );
@@ -125,29 +135,6 @@ describe('npm start', () => {
     expect(words).toContain('does not start');
     expect(words).toContain('syntax error');
   });
-
-  /** A started program with one yard in it. */
-  async function withYard(dir: string, port: string): Promise<Started> {
-    const first = start(['--data', dir, '--port', port, '--empty']);
-    await untilServed(first);
-    const yard = {
-      id: '11111111-1111-4111-8111-111111111111',
-      name: 'Meadow',
-      latitude_deg: 48,
-      longitude_deg: 13,
-      zone: 'Europe/Vienna',
-    };
-    await fetch(`http://127.0.0.1:${port}/api/yards`, {
-      method: 'POST',
-      body: JSON.stringify(yard),
-      headers: { 'content-type': 'application/json' },
-    });
-    return first;
-  }
-  const yardsAt = async (port: string): Promise<string[]> =>
-    (await (await fetch(`http://127.0.0.1:${port}/api/yards`)).json()).map(
-      ({ name }: { name: string }) => name,
-    );
 
   it('takes over what a start left that was killed, and says so', async () => {
     const dir = join(above, 'killed');

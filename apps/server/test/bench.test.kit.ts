@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Design, Entry, EntryOf, EventKind, NewDesign, NewYard } from '@yellow-cell/contract';
 import { kindVersionOf } from '@yellow-cell/contract/subjects';
 import { bayIdsOf, type Day, instantOf, standardDesign } from '@yellow-cell/core';
+import { sql } from 'kysely';
 import pg from 'pg';
 import { inject } from 'vitest';
 import { buildApp } from '../src/app.ts';
@@ -106,3 +107,28 @@ export function storyOfBox({ design, yard, bays }: Ground, cellOn: Day, label = 
   ];
   return { box, of, entries };
 }
+
+/** All that is made from the log. */
+const READ_TABLES = [
+  'box_state',
+  'compartment_state',
+  'attempt_state',
+  'queen_state',
+  'due_state',
+  'round_state',
+  'weather_day',
+  'event_to_settle',
+];
+
+/** Every read row of a breeder, however the rows are ordered. */
+export const readRows = (context: Context): Promise<Record<string, unknown[]>> =>
+  context.within(async (store) => {
+    const found: Record<string, unknown[]> = {};
+    for (const table of READ_TABLES)
+      found[table] = (
+        await sql`select to_jsonb(t) as row from ${sql.table(table)} t order by to_jsonb(t)::text`.execute(
+          store,
+        )
+      ).rows;
+    return found;
+  });

@@ -1,12 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { Entry } from '@yellow-cell/contract';
 import { bodiesOf, plusDays, seededRandom } from '@yellow-cell/core';
-import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { logEntries } from '../src/services/logEntries.ts';
 import { rebuild } from '../src/services/rebuild.ts';
 import { goOn } from '../src/services/refresh.ts';
-import { entry, freshServer, type Ground, ground } from './bench.test.kit.ts';
+import { entry, freshServer, type Ground, ground, readRows } from './bench.test.kit.ts';
 
 let server: Awaited<ReturnType<typeof freshServer>>;
 let place: Ground;
@@ -16,25 +15,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-const TABLES = [
-  'box_state',
-  'compartment_state',
-  'attempt_state',
-  'queen_state',
-  'due_state',
-  'event_to_settle',
-];
-const rows = () =>
-  server.context.within(async (store) => {
-    const found: Record<string, unknown[]> = {};
-    for (const table of TABLES)
-      found[table] = (
-        await sql`select to_jsonb(t) as row from ${sql.table(table)} t order by to_jsonb(t)::text`.execute(
-          store,
-        )
-      ).rows;
-    return found;
-  });
+const rows = () => readRows(server.context);
 
 const START = '2026-05-01';
 

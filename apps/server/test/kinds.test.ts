@@ -4,11 +4,10 @@ import { pipeline } from 'node:stream/promises';
 import { type EventKind, Family as Families, type Family, payloads } from '@yellow-cell/contract';
 import { subjectFields } from '@yellow-cell/contract/subjects';
 import { bayIdsOf, bodiesOf, buildSteps, defaultConstants, familyDesign, sheetsOf } from '@yellow-cell/core';
-import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { backup } from '../src/services/archive/backup.ts';
 import { rebuild } from '../src/services/rebuild.ts';
-import { entry, freshServer, TODAY } from './bench.test.kit.ts';
+import { entry, freshServer, readRows, TODAY } from './bench.test.kit.ts';
 import { type PickId, type Variant, variantsOf } from './variants.test.kit.ts';
 
 /**
@@ -192,29 +191,9 @@ describe('every kind of event, in every variant of its schema', () => {
   });
 
   it('leaves rows that the log gives again', async () => {
-    const rows = () =>
-      server.context.within(async (store) => {
-        const found: Record<string, unknown[]> = {};
-        for (const table of [
-          'box_state',
-          'compartment_state',
-          'attempt_state',
-          'queen_state',
-          'due_state',
-          'round_state',
-          'weather_day',
-          'event_to_settle',
-        ])
-          found[table] = (
-            await sql`select to_jsonb(t) as row from ${sql.table(table)} t order by to_jsonb(t)::text`.execute(
-              store,
-            )
-          ).rows;
-        return found;
-      });
-    const live = await rows();
+    const live = await readRows(server.context);
     await server.context.within((store) => rebuild(store, server.context.breeder));
-    expect(await rows()).toEqual(live);
+    expect(await readRows(server.context)).toEqual(live);
   });
 });
 

@@ -8,7 +8,6 @@ import {
   seededRandom,
   verdictOn,
 } from '@yellow-cell/core';
-import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { prepare } from '../src/prepare.ts';
 import { realClock } from '../src/services/clock.ts';
@@ -21,37 +20,13 @@ import { markFolded } from '../src/store/breeders.ts';
 import { loadDesigns } from '../src/store/designs.ts';
 import { eventsAbout, subjectsOfKind } from '../src/store/events.ts';
 import { yardIds } from '../src/store/yards.ts';
-import { entry, freshServer, TODAY } from './bench.test.kit.ts';
+import { entry, freshServer, readRows, TODAY } from './bench.test.kit.ts';
 
 let server: Awaited<ReturnType<typeof freshServer>>;
 beforeAll(async () => {
   server = await freshServer({ demo: true });
 });
 afterAll(() => server.close());
-
-const READ_TABLES = [
-  'box_state',
-  'compartment_state',
-  'attempt_state',
-  'queen_state',
-  'due_state',
-  'round_state',
-  'weather_day',
-  'event_to_settle',
-];
-
-async function readRows() {
-  return server.context.within(async (store) => {
-    const found: Record<string, unknown[]> = {};
-    for (const table of READ_TABLES)
-      found[table] = (
-        await sql`select to_jsonb(t) as row from ${sql.table(table)} t order by to_jsonb(t)::text`.execute(
-          store,
-        )
-      ).rows;
-    return found;
-  });
-}
 
 async function allEvents() {
   return server.context.within(async (store) => {
@@ -87,21 +62,21 @@ describe('rebuilding the read tables from the log', () => {
       });
       await logEntries(server.context, entries, true);
     }
-    const live = await readRows();
+    const live = await readRows(server.context);
     expect(live.event_to_settle?.length).toBeGreaterThan(0);
     await server.context.within((store) => rebuild(store, server.context.breeder));
-    expect(await readRows()).toEqual(live);
+    expect(await readRows(server.context)).toEqual(live);
   });
 
   it('also by itself, at the start, where the rows are of another fold', async () => {
-    const live = await readRows();
+    const live = await readRows(server.context);
     await server.context.within(async (store) => {
       await markFolded(store, 0);
       await store.deleteFrom('due_state').execute();
       await store.deleteFrom('queen_state').execute();
     });
     await prepare(server.database, realClock(TODAY), false);
-    expect(await readRows()).toEqual(live);
+    expect(await readRows(server.context)).toEqual(live);
   });
 
   it('also after a yard’s constants changed', async () => {
@@ -112,9 +87,9 @@ describe('rebuilding the read tables from the log', () => {
       constants: { [yard]: { eggsFrom_d: 10 } },
       version: 1,
     });
-    const live = await readRows();
+    const live = await readRows(server.context);
     await server.context.within((store) => rebuild(store, server.context.breeder));
-    expect(await readRows()).toEqual(live);
+    expect(await readRows(server.context)).toEqual(live);
   });
 });
 

@@ -1,11 +1,10 @@
-import { sql } from 'kysely';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { Conflict } from '../src/services/conflict.ts';
 import { logEntries } from '../src/services/logEntries.ts';
 import { rebuild } from '../src/services/rebuild.ts';
 import { changeSettings, settingsOf } from '../src/services/settings.ts';
 import { findBreeder } from '../src/store/breeders.ts';
-import { entry, freshServer, type Ground, ground, storyOfBox, TODAY } from './bench.test.kit.ts';
+import { entry, freshServer, type Ground, ground, readRows, storyOfBox, TODAY } from './bench.test.kit.ts';
 
 /** Writers at once, while somebody changes the figures that all boxes are reckoned with. */
 const whole = process.env.YC_ALL === '1';
@@ -20,25 +19,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-const TABLES = [
-  'box_state',
-  'compartment_state',
-  'attempt_state',
-  'queen_state',
-  'due_state',
-  'event_to_settle',
-];
-const rows = () =>
-  server.context.within(async (store) => {
-    const found: Record<string, unknown[]> = {};
-    for (const table of TABLES)
-      found[table] = (
-        await sql`select to_jsonb(t) as row from ${sql.table(table)} t order by to_jsonb(t)::text`.execute(
-          store,
-        )
-      ).rows;
-    return found;
-  });
+const rows = () => readRows(server.context);
 
 it('nothing that was acknowledged is missing in the rows shown, and a rebuild changes nothing', async () => {
   const { context } = server;
