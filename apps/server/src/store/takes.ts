@@ -30,6 +30,10 @@ const named = (column: string, order: string = column): Grouping => ({
   label: sql<string>`min(coalesce(${sql.ref(column)}, 'not known'))`,
   order: sql`min(${sql.ref(order)})`,
 });
+/** As the compass goes round. */
+const POINTS = sql.raw(
+  "array['north','north-east','east','south-east','south','south-west','west','north-west']",
+);
 const MONTH = sql<string>`to_char(given_on, 'YYYY-MM')`;
 
 const grouped: Readonly<Record<TakesBy, Grouping>> = {
@@ -49,7 +53,7 @@ const grouped: Readonly<Record<TakesBy, Grouping>> = {
     order: sql`min(attempt.frames)`,
   },
   compartment: named('attempt.compartment'),
-  flight: named('attempt.flight'),
+  flight: { ...named('attempt.flight'), order: sql`min(array_position(${POINTS}, attempt.flight))` },
   what: {
     key: sql<string>`attempt.what`,
     label: sql<string>`min(case attempt.what when 'cell' then 'Ripe cell' else 'Virgin' end)`,

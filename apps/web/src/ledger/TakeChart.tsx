@@ -9,7 +9,7 @@ const TOP = 26;
 export function TakeChart({ groups, all }: { groups: readonly TakeGroup[]; all: TakeGroup }) {
   const [ref, { width }] = useSize<HTMLDivElement>({ width: 860, height: 400 });
   const narrow = width < 560;
-  const left = narrow ? 8 : 220;
+  const left = narrow ? 16 : 220;
   const right = width - (narrow ? 84 : 150);
   const row = narrow ? ROW + 14 : ROW;
   const x = scaleLinear([0, 1], [left, right]);
