@@ -87,16 +87,19 @@ const questions: Readonly<Record<string, Json>> = {
   export: { design: content, format: 'svg', name: 'Box' },
 };
 
+/** Ids from a small stock: what is kept stays small, so that the last request meets the same server as the first. */
+const STOCK = Array.from({ length: 400 }, () => randomUUID());
 let seq = 0;
+const fromStock = (): string => STOCK[++seq % STOCK.length] ?? '';
 const entry = (kind: string, payload: Json): Json => ({
-  id: randomUUID(),
+  id: fromStock(),
   kind,
   kindVersion: 1,
   occurredAt: '2026-05-31T06:00:00.000Z',
   zone: 'Europe/Vienna',
   person: 'F',
   device: 'fuzz',
-  deviceSeq: ++seq,
+  deviceSeq: seq,
   payload,
   note: 'n',
 });
@@ -163,12 +166,12 @@ export function rightRequest(random: Random, { yard, box, colony, queen, design 
     () => ({
       method: 'POST',
       path: '/api/designs',
-      body: { id: randomUUID(), name: 'D', version: { id: randomUUID(), content, note: '' } },
+      body: { id: design, name: 'D', version: { id: fromStock(), content, note: '' } },
     }),
     () => ({
       method: 'POST',
       path: `/api/designs/${design}/versions`,
-      body: { basedOn: 1, name: 'D', version: { id: randomUUID(), content, note: '' } },
+      body: { basedOn: 1, name: 'D', version: { id: fromStock(), content, note: '' } },
     }),
     () => ({ method: 'POST', path: '/api/yards', body: { id: yard, ...fields } }),
     () => ({ method: 'PUT', path: `/api/yards/${yard}`, body: { ...fields, version: 1 } }),
