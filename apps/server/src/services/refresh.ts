@@ -157,7 +157,7 @@ export async function reckonAnew(store: Store, breeder: string, boxes: readonly 
     await reckonSome(store, breeder, boxes.slice(at, at + BOXES_AT_ONCE));
 }
 /** So many are reckoned before others get their turn. */
-const BOXES_AT_ONCE = 20;
+const BOXES_AT_ONCE = 5;
 
 /** What is due, and by when an attempt has failed, hang on weather and figures; what is told of the boxes does not. */
 async function reckonSome(store: Store, breeder: string, wanted: readonly string[]): Promise<void> {
