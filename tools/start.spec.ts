@@ -190,11 +190,12 @@ describe('npm start', () => {
       ],
     ],
     [
-      'a lock of an earlier version, and half a state.json',
+      'a lock of an earlier version, half a state.json, and one that was being written',
       [
         (dir: string) => mkdirSync(join(dir, 'lock')),
         write(join('lock', 'pid'), String(process.pid)),
         write('state.json', '{"port":54'),
+        write('state.json.new', '{"po'),
       ],
     ],
     ['an empty lock', [write('lock', '')]],

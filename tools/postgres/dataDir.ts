@@ -15,7 +15,7 @@ import type { DatabaseUser } from './user.ts';
 
 const LEAST_ROOM_BYTES = 200e6;
 /** All that this program keeps in a data directory. */
-const OURS = /^(data|data\.init|state\.json|server\.json|log|password|lock(\..*)?)$/;
+const OURS = /^(data|data\.init|state\.json(\.new)?|server\.json|log|password|lock(\..*)?)$/;
 
 /** Makes a data directory ready for use. One that is not ours is left as it is, to the last bit. */
 export function prepareDir(dir: string, user: DatabaseUser): void {
