@@ -3,7 +3,7 @@ import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { seededRandom } from '@yellow-cell/core';
-import { openDatabase, prepare, realClock, rebuild } from '@yellow-cell/server';
+import { openDatabase, prepare, READ_TABLES, realClock, rebuild } from '@yellow-cell/server';
 import pg from 'pg';
 import { freePort, startCluster } from '../postgres/cluster.ts';
 import { root } from '../root.ts';
@@ -137,15 +137,6 @@ async function untilUp(url: string, most: number): Promise<number | undefined> {
   }
   return undefined;
 }
-
-const READ_TABLES = [
-  'box_state',
-  'compartment_state',
-  'attempt_state',
-  'queen_state',
-  'due_state',
-  'event_to_settle',
-];
 
 /** Every event id that the log holds, read past the program; and whether a rebuild changes any read row. */
 async function readBack(dir: string): Promise<{ ids: string[]; rebuildIdentical: boolean }> {

@@ -8,4 +8,5 @@ export { rebuild } from './services/rebuild.ts';
 export { boxPage, boxPageQuery } from './store/boxes.ts';
 export { type Database, openDatabase } from './store/database.ts';
 export { latestMigration, migrate, migrationLevel } from './store/migrate.ts';
+export { READ_TABLES } from './store/readTables.ts';
 export { shownBoxQuery, shownDueQuery, shownPageQuery } from './store/standing.ts';

@@ -12,6 +12,7 @@ import type { Context } from '../src/services/context.ts';
 import { createDesign } from '../src/services/designs.ts';
 import { createYard } from '../src/services/yards.ts';
 import { type Database, openDatabase } from '../src/store/database.ts';
+import { READ_TABLES } from '../src/store/readTables.ts';
 
 export const TODAY = '2026-05-31';
 const ZONE = 'Europe/Vienna';
@@ -107,18 +108,6 @@ export function storyOfBox({ design, yard, bays }: Ground, cellOn: Day, label = 
   ];
   return { box, of, entries };
 }
-
-/** All that is made from the log. */
-const READ_TABLES = [
-  'box_state',
-  'compartment_state',
-  'attempt_state',
-  'queen_state',
-  'due_state',
-  'round_state',
-  'weather_day',
-  'event_to_settle',
-];
 
 /** Every read row of a breeder, however the rows are ordered. */
 export const readRows = (context: Context): Promise<Record<string, unknown[]>> =>

@@ -8,6 +8,9 @@ const ROWS_AT_ONCE = 2_000;
 /** Rows of these stand for one box each, or for what lives in it. */
 const BOX_TABLES = ['box_state', 'compartment_state', 'attempt_state', 'queen_state', 'due_state'] as const;
 
+/** All that is made from the log, and can be made from it again. */
+export const READ_TABLES = [...BOX_TABLES, 'event_to_settle', 'round_state', 'weather_day'] as const;
+
 /** What is reckoned from weather and figures, beside what is told of the boxes themselves. */
 const RECKONED_TABLES = ['compartment_state', 'attempt_state', 'due_state'] as const;
 
@@ -108,7 +111,7 @@ export async function boxesWithAttemptsIn(store: Store, rounds: readonly string[
 
 /** Empties every read table of this breeder, before they are rebuilt from the log. */
 export async function clearReadTables(store: Store): Promise<void> {
-  for (const table of [...BOX_TABLES, 'event_to_settle', 'round_state', 'weather_day'] as const) {
+  for (const table of READ_TABLES) {
     await store.deleteFrom(table).execute();
   }
 }
