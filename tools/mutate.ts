@@ -79,8 +79,8 @@ await main(async () => {
         file: relative(root, fileName),
         name: mutatorName,
         replacement: replacement ?? '',
-        at: location.start,
-        end: location.end,
+        at: fromZero(location.start),
+        end: fromZero(location.end),
       }),
     ),
   );
@@ -88,7 +88,7 @@ await main(async () => {
   const missed = counted.filter(({ status }) => status === 'Survived' || status === 'NoCoverage');
   for (const { fileName, location, mutatorName, replacement, status } of missed)
     console.log(
-      `${status}: ${relative(root, fileName)}:${location.start.line} ${mutatorName} → ${(replacement ?? '').replaceAll(/\\s+/g, ' ').slice(0, 90)}`,
+      `${status}: ${relative(root, fileName)}:${location.start.line} ${mutatorName} → ${(replacement ?? '').replaceAll(/\s+/g, ' ').slice(0, 90)}`,
     );
   const tried = found.length + missed.length;
   console.log(
@@ -145,8 +145,14 @@ function drawn(all: readonly Change[], count: number, seed: number): Change[] {
     .map(({ change }) => change);
 }
 
-/** Lines are counted from 1 in a range, columns from 0. */
-const rangeOf = ({ file, at, end }: Change): string =>
-  `${file}:${at.line}:${at.column}-${end.line}:${end.column}`;
-const keyOf = ({ file, name, replacement, at, end }: Change): string =>
-  [file, name, replacement, at.line, at.column, end.line, end.column].join(' ');
+/** Lines and columns are counted from 0 where a change is found; in a range lines are from 1, and in a result both. */
+function rangeOf({ file, at, end }: Change): string {
+  return `${file}:${at.line + 1}:${at.column}-${end.line + 1}:${end.column}`;
+}
+function fromZero({ line, column }: Change['at']): Change['at'] {
+  return { line: line - 1, column: column - 1 };
+}
+
+function keyOf({ file, name, replacement, at, end }: Change): string {
+  return [file, name, replacement, at.line, at.column, end.line, end.column].join(' ');
+}

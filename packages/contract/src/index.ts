@@ -12,6 +12,7 @@ export * from './layer.ts';
 export * from './physics.ts';
 export * from './primitives.ts';
 export * from './problem.ts';
+export * from './quick.ts';
 export * from './sensor.ts';
 export * from './standing.ts';
 export * from './status.ts';

@@ -82,7 +82,8 @@ export interface Colony {
   strips?: { on: Day; product: string; outBy: Day };
   /** When strips last went in. */
   treatedOn?: Day;
-  strength?: { on: Day; seams: number; broodFrames?: number };
+  strength?: { on: Day; seams: number };
+  broodSeen?: { on: Day; frames: number };
   /** When wild cells were last searched for, and how many there were. */
   searched?: { on: Day; found: number };
   troubles?: readonly { trouble: Trouble; on: Day }[];

@@ -122,7 +122,9 @@ export { TOLERANCE } from './numbers.ts';
 export { ProblemsError } from './problems.ts';
 export type { QuickAct, QuickAnswer } from './quick/answer.ts';
 export type { QuickBox, QuickContext } from './quick/context.ts';
-export { readQuickLine, withChoice } from './quick/quickLine.ts';
+export { quick, quickProblems } from './quick/quick.ts';
+export { readQuickLine } from './quick/quickLine.ts';
+export type { Chip, Choice, Unread } from './quick/reading.ts';
 export { type Random, seededRandom } from './random.ts';
 export {
   doorProblems,

@@ -113,6 +113,12 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
             {colony.strength.seams} seams, {showDay(colony.strength.on, on)}
           </Fact>
         )}
+        {colony?.broodSeen && (
+          <Fact name="Brood">
+            on {colony.broodSeen.frames} {colony.broodSeen.frames === 1 ? 'frame' : 'frames'},{' '}
+            {showDay(colony.broodSeen.on, on)}
+          </Fact>
+        )}
         {colony?.fed && (
           <Fact name="Fed">
             {colony.fed.amount_kg} kg of {feedWords[colony.fed.feed]}, {showDay(colony.fed.on, on)}

@@ -58,7 +58,10 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string }
   combined: ({ intoBox }, names) => `Combined with ${labelOf(names, intoBox)}`,
   colonyMoved: ({ toBox }, names) => `Moved into ${labelOf(names, toBox)}`,
   strengthSeen: ({ seams, broodFrames }) =>
-    `${plural(seams, 'seam')} of bees${broodFrames === undefined ? '' : `, ${plural(broodFrames, 'frame')} of brood`}`,
+    [
+      ...(seams === undefined ? [] : [`${plural(seams, 'seam')} of bees`]),
+      ...(broodFrames === undefined ? [] : [`${plural(broodFrames, 'frame')} of brood`]),
+    ].join(', '),
   wildCellsSearched: ({ found }) =>
     found === 0 ? 'Searched: no wild cells' : `${plural(found, 'wild cell')} found and torn down`,
   troubleSeen: ({ trouble, over }) => `${capital(troubleWords[trouble])} ${over ? 'over' : 'seen'}`,

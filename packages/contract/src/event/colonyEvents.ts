@@ -34,15 +34,20 @@ export const colonyEvents = {
   combined: z.strictObject({ ...inColony, intoBox: Id, into: Id }),
   /** The whole colony into an empty compartment of another box, or of its own. */
   colonyMoved: z.strictObject({ ...inColony, toBox: Id, bays: z.array(PartId).min(1) }),
-  /** How strong they are: seams of bees, seen from above, and frames with brood where they were counted. */
-  strengthSeen: z.strictObject({
-    ...inColony,
-    seams: z
-      .number()
-      .min(0, 'Seams cannot be below 0.')
-      .max(40, 'More than 40 seams of bees are not in one compartment.'),
-    broodFrames: count('Frames of brood', 40).optional(),
-  }),
+  /** How strong they are: seams of bees, seen from above, or frames with brood, or both. */
+  strengthSeen: z
+    .strictObject({
+      ...inColony,
+      seams: z
+        .number()
+        .min(0, 'Seams cannot be below 0.')
+        .max(40, 'More than 40 seams of bees are not in one compartment.')
+        .optional(),
+      broodFrames: count('Frames of brood', 40).optional(),
+    })
+    .refine(({ seams, broodFrames }) => seams !== undefined || broodFrames !== undefined, {
+      error: 'Seams of bees or frames of brood must be counted.',
+    }),
   /** Wild cells searched for: how many were found and torn down. */
   wildCellsSearched: z.strictObject({ ...inColony, found: count('Wild cells', 200) }),
   troubleSeen: z.strictObject({ ...inColony, trouble: Trouble, over: z.boolean() }),

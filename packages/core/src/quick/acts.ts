@@ -1,249 +1,159 @@
-import type { FailReason } from '@yellow-cell/contract';
-import { failWords, fateWords, feedWords } from '../yard/statusWords.ts';
-import { act, ask, entry, type QuickAct, type QuickAnswer } from './answer.ts';
-import { careAct, roundIn, weighAct } from './careActs.ts';
+import type { EntryOf, EventKind } from '@yellow-cell/contract';
+import type { QuickAct } from './answer.ts';
 import type { QuickBox, QuickCompartment, QuickContext } from './context.ts';
-import type { Read } from './readWords.ts';
-import { weightIn } from './weightIn.ts';
-import type { Where } from './where.ts';
-import type { Meaning } from './words.ts';
+import type { LineEntry } from './reading.ts';
 
-interface Given extends Where {
+interface Asked {
+  question: string;
+  choices: readonly string[];
+}
+const asked = (question: string, ...choices: readonly string[]): Asked => ({ question, choices });
+
+/** The entries of a line as they are kept: with the ids of what the yard holds. Or why one of them cannot be. */
+export function actsOf(
+  entries: readonly LineEntry[],
+  context: QuickContext,
+  idFor: () => string,
+): QuickAct[] | Asked {
+  const acts: QuickAct[] = [];
+  for (const entry of entries) {
+    const made = actOf(entry, context, idFor);
+    if ('question' in made) return made;
+    const { note, on } = entry;
+    const [first, ...others] = made;
+    const dated = on === context.today ? {} : { on };
+    if (first)
+      acts.push(
+        { ...first, ...dated, ...(note === undefined ? {} : { note }) },
+        ...others.map((each) => ({ ...each, ...dated })),
+      );
+  }
+  return acts;
+}
+
+const act = <K extends EventKind>(kind: K, payload: EntryOf<K>['payload']): QuickAct =>
+  ({ kind, payload }) as QuickAct;
+
+function actOf(entry: LineEntry, context: QuickContext, idFor: () => string): QuickAct[] | Asked {
+  const box = context.boxes.find(({ label }) => label === entry.box);
+  if (!box) return asked(`There is no box ${entry.box}.`);
+  const room = box.compartments.find(({ name }) => name === entry.compartment);
+  const title = room && box.compartments.length > 1 ? `${box.label} ${room.name}` : box.label;
+  const { kind, fields } = entry;
+  if (kind === 'weighed') return [act('weighed', { box: box.id, ...(fields as WeighedFields) })];
+  if (kind === 'noted')
+    return [act('noted', { box: box.id, ...(room?.colony ? { colony: room.colony } : {}) })];
+  if (kind === 'temperatureRead')
+    return [act('temperatureRead', { box: box.id, inside_C: Number(fields.inside_C) })];
+  if (kind === 'dividerSet') {
+    const board = box.boards[Number(fields.divider) - 1];
+    return board
+      ? [act('dividerSet', { box: box.id, board, stands: fields.stands === true })]
+      : asked(`Which divider of ${box.label}, counted from the left?`);
+  }
+  if (!room) return asked(`Which compartment of ${box.label}?`);
+  if (kind === 'entranceSet') return entranceActs(box, room, title, fields);
+  if (kind === 'stocked') return stockActs(box, room, title, fields, idFor);
+  if (!room.colony) return asked(`No bees are recorded in ${title}: stock it first.`);
+  return colonyActs({ entry, box, room, title, context, idFor, colony: room.colony });
+}
+type WeighedFields = Omit<EntryOf<'weighed'>['payload'], 'box'>;
+
+function entranceActs(box: QuickBox, room: QuickCompartment, title: string, fields: LineEntry['fields']) {
+  if (room.entrances.length === 0) return asked(`${title} has no entrance of its own.`);
+  const state = fields.state as EntryOf<'entranceSet'>['payload']['state'];
+  return room.entrances.map((entrance) => act('entranceSet', { box: box.id, entrance, state }));
+}
+
+function stockActs(
+  box: QuickBox,
+  room: QuickCompartment,
+  title: string,
+  fields: LineEntry['fields'],
+  idFor: () => string,
+): QuickAct[] | Asked {
+  if (room.colony) return asked(`${title} holds bees already.`);
+  const stock = fields as Pick<EntryOf<'stocked'>['payload'], 'frames' | 'shakes' | 'openBrood'>;
+  const { sealedBrood, stores, drawn } = stock.frames;
+  const given = sealedBrood + stores + drawn;
+  if (given > room.frames) return asked(`${title} has room for ${room.frames} frames, not for ${given}.`);
+  return [act('stocked', { box: box.id, colony: idFor(), bays: [...room.bays], ...stock })];
+}
+
+interface Given {
+  entry: LineEntry;
   box: QuickBox;
+  room: QuickCompartment;
+  title: string;
   context: QuickContext;
   idFor: () => string;
+  colony: string;
 }
 
-export function actsOf(read: Read, given: Given): QuickAnswer {
-  const { box } = given;
-  const has = (is: Meaning['is']): boolean => read.meanings.some((meaning) => meaning.is === is);
-  if ((has('pull') || has('set')) && (has('divider') || !has('strips')))
-    return dividerAct(read, given, has('pull'));
-  if (has('weigh')) return weighAct(read, box);
-  const { compartment } = given;
-  if (!compartment) {
-    if (read.note !== undefined && read.meanings.length === 0)
-      return entry(box.label, 'note', [act('noted', { box: box.id }, read.note)]);
-    return ask(
-      given.unsure.length > 0
-        ? `Which one: ${given.unsure.join(' or ')}?`
-        : `Which compartment of ${box.label}?`,
-      given.unsure.length > 0 ? given.unsure : box.compartments.map(({ name }) => name),
-    );
-  }
-  const title = box.compartments.length > 1 ? `${box.label} ${compartment.name}` : box.label;
-  const state = read.meanings.find((meaning) => meaning.is === 'state');
-  if (state) {
-    if (compartment.entrances.length === 0) return ask(`${title} has no entrance of its own.`);
-    return entry(
-      title,
-      `entrance ${state.state}`,
-      compartment.entrances.map((entrance) =>
-        act('entranceSet', { box: box.id, entrance, state: state.state }),
-      ),
-      read.note,
-    );
-  }
-  if (has('stock')) return stockAct(read, given, compartment, title);
-  if (!compartment.colony) return ask(`No bees are recorded in ${title}: stock it first.`, ['stocked']);
-  return beesAct(read, given, compartment, title);
-}
-
-/** As handbook 5 has it: a frame of sealed brood, one of stores, the rest drawn, and bees of two shakes. */
-function stockAct(
-  read: Read,
-  { box, idFor }: Given,
-  compartment: QuickCompartment,
-  title: string,
-): QuickAnswer {
-  if (compartment.colony) return ask(`${title} holds bees already.`);
-  const shakes = read.numbers.find(({ unit }) => unit === '')?.value ?? USUAL_SHAKES;
-  if (!Number.isInteger(shakes) || shakes > 40) return ask(`${shakes} shakes of bees are not counted.`);
-  const frames = {
-    sealedBrood: 1,
-    stores: Math.min(1, compartment.frames - 1),
-    drawn: Math.max(0, compartment.frames - 2),
-  };
-  return entry(
-    title,
-    `stocked, 1 sealed brood, ${frames.stores} stores, ${frames.drawn} drawn, ${shakes} ${shakes === 1 ? 'shake' : 'shakes'}`,
-    [
-      act('stocked', {
-        box: box.id,
-        colony: idFor(),
-        bays: [...compartment.bays],
-        frames,
-        shakes,
-        openBrood: false,
-      }),
-    ],
-    read.note,
-  );
-}
-const USUAL_SHAKES = 2;
-
-function dividerAct({ numbers, note }: Read, { box }: Given, pull: boolean): QuickAnswer {
-  const [given] = numbers;
-  const wanted = given?.value;
-  const board =
-    box.boards.length === 1 && wanted === undefined ? box.boards[0] : box.boards[(wanted ?? 0) - 1];
-  if (!board)
-    return ask(
-      box.boards.length === 0
-        ? `${box.label} has no divider.`
-        : `Which divider of ${box.label}, counted from the left?`,
-      box.boards.map((_, index) => String(index + 1)),
-      given?.typed,
-    );
-  return entry(
-    box.label,
-    `divider ${box.boards.indexOf(board) + 1} ${pull ? 'pulled' : 'set'}`,
-    [act('dividerSet', { box: box.id, board, stands: !pull })],
-    note,
-  );
-}
-
-function beesAct(read: Read, given: Given, compartment: QuickCompartment, title: string): QuickAnswer {
-  const { box, context, idFor, other } = given;
-  const colony = compartment.colony ?? '';
+/** Of the fields that a line gives, all but those that say another place are those of the event. */
+function colonyActs({ entry, box, room, title, context, idFor, colony }: Given): QuickAct[] | Asked {
+  const { kind, fields } = entry;
   const inColony = { box: box.id, colony };
-  const of = { ...inColony, ...(compartment.attempt ? { attempt: compartment.attempt } : {}) };
-  const has = (is: Meaning['is']): boolean => read.meanings.some((meaning) => meaning.is === is);
-  const find = <Is extends Meaning['is']>(is: Is) =>
-    read.meanings.find((meaning): meaning is Extract<Meaning, { is: Is }> => meaning.is === is);
-  const keep = (words: string, ...acts: QuickAct[]): QuickAnswer => entry(title, words, acts, read.note);
-  const reason = find('reason')?.reason;
-  const wholes = (['failed', 'fed', 'strips', 'taken', 'combine'] as const).filter(has);
-  if (wholes.length > 1) return ask(`Two things at once, ${wholes.join(' and ')}: say them one by one.`);
-
-  const care = careAct(read, { inColony, queen: compartment.queen, context, idFor, title });
-  if (care) return care;
-  if (has('combine')) {
-    if (!other?.colony || other === compartment)
-      return ask(
-        `Combine ${title} with which compartment?`,
-        given.box.compartments.filter((each) => each !== compartment && each.colony).map(({ name }) => name),
-        given.otherTyped,
-      );
-    return keep(
-      `combined into ${other.name}`,
-      act('combined', { ...inColony, intoBox: box.id, into: other.colony }),
-    );
+  const of = { ...inColony, ...(room.attempt ? { attempt: room.attempt } : {}) };
+  const round = roundOf(fields, context);
+  if (round && 'question' in round) return round;
+  const ofRound = round ? { round: round.id } : {};
+  switch (kind) {
+    case 'combined': {
+      const intoBox = context.boxes.find(({ label }) => label === fields.intoBox);
+      const into = intoBox?.compartments.find(({ name }) => name === fields.into);
+      if (!intoBox || !into?.colony)
+        return asked(`No bees are recorded in ${fields.intoBox} ${fields.into}.`);
+      return [act('combined', { ...inColony, intoBox: intoBox.id, into: into.colony })];
+    }
+    case 'cellGiven':
+      return [act('cellGiven', { ...inColony, attempt: idFor(), ...ofRound })];
+    case 'cellOpened':
+      return room.attempt
+        ? [act('cellOpened', { ...inColony, attempt: room.attempt })]
+        : asked(`No cell is recorded in ${title}.`);
+    case 'queenGiven':
+      return [
+        act('queenGiven', {
+          ...inColony,
+          queen: idFor(),
+          what: 'virgin',
+          caged: fields.caged === true,
+          ...ofRound,
+        }),
+      ];
+    case 'coverSet':
+      return [act('coverSet', { ...inColony, on: fields.covered === true })];
+    case 'queenSeen':
+      return [
+        act('queenSeen', {
+          ...inColony,
+          seen: fields.seen === true,
+          ...(fields.seen && room.queen ? { queen: room.queen } : {}),
+        }),
+      ];
+    case 'queenMarked':
+      return room.queen
+        ? [{ kind, payload: { ...inColony, queen: room.queen, ...fields } } as QuickAct]
+        : asked(`No queen is known in ${title} as a person yet; give her a record first.`);
+    case 'eggsSeen':
+    case 'patternScored':
+    case 'failed':
+    case 'queenTaken':
+      return [{ kind, payload: { ...of, ...fields } } as QuickAct];
+    default:
+      return [{ kind, payload: { ...inColony, ...fields } } as QuickAct];
   }
-  if (has('strips')) return stripsAct(read, inColony, context, title, has('out'));
-  if (has('fed') || (find('feed') && read.numbers.length > 0)) return fedAct(read, inColony, title);
-  if (has('taken') || find('fate')) {
-    const fate = find('fate')?.fate;
-    if (!fate) return ask('Where did the queen go?', Object.keys(fateWords));
-    return keep(`queen taken, ${fateWords[fate]}`, act('queenTaken', { ...of, to: fate, beesRemain: true }));
-  }
-  if (has('failed') || reason) {
-    const why: FailReason = reason ?? (has('no') && has('opened') ? 'cellNotOpened' : 'unknown');
-    return keep(`failed, ${failWords[why]}`, act('failed', { ...of, reason: why }));
-  }
-  if (has('no') && has('eggs'))
-    return entry(title, 'no eggs seen (a note)', [
-      act('noted', inColony, read.note ? `No eggs seen. ${read.note}` : 'No eggs seen.'),
-    ]);
-  if (has('no') && has('opened'))
-    return read.note === undefined
-      ? ask('Not opened: failed, or still to be looked at?', ['failed', 'note to be looked at again'])
-      : keep('cell not opened (a note)', act('noted', inColony, `Cell not opened. ${read.note}`));
-  if (has('opened')) {
-    if (!compartment.attempt) return ask(`No cell is recorded in ${title}.`);
-    return keep('cell seen opened', act('cellOpened', { ...inColony, attempt: compartment.attempt }));
-  }
-  if (has('cell') || (has('round') && !has('eggs'))) {
-    const round = roundIn(read, context);
-    if (round && 'is' in round) return round;
-    return keep(
-      `cell given${round ? ` of round ${round.number}` : ''}`,
-      act('cellGiven', { ...inColony, attempt: idFor(), ...(round ? { round: round.id } : {}) }),
-    );
-  }
-  return broodAct(read, of, inColony, title, has);
 }
 
-function broodAct(
-  read: Read,
-  of: { box: string; colony: string; attempt?: string },
-  inColony: { box: string; colony: string },
-  title: string,
-  has: (is: Meaning['is']) => boolean,
-): QuickAnswer {
-  const share = read.numbers.find(({ unit }) => unit === '%' || unit === 'percent' || unit === '');
-  if (has('pattern') && !share) return ask('A pattern of how many per cent?');
-  if (share && !(share.value >= 0 && share.value <= 100)) return ask(`${share.value} is no share of 100.`);
-  const eggs = has('eggs') ? [act('eggsSeen', of)] : [];
-  const { seams, broodFrames } = read;
-  if (has('seams') && seams === undefined && !share) return ask('How many seams of bees?');
-  if (broodFrames !== undefined && seams === undefined)
-    return ask(`${broodFrames} frames of brood, and how many seams of bees?`);
-  if (seams !== undefined && seams > 40) return ask(`${seams} seams of bees are not in one compartment.`);
-  const strength =
-    seams === undefined
-      ? []
-      : [act('strengthSeen', { ...inColony, seams, ...(broodFrames === undefined ? {} : { broodFrames }) })];
-  const pattern =
-    share && (has('pattern') || has('eggs') || share.unit !== '')
-      ? [act('patternScored', { ...of, pattern_pct: share.value })]
-      : [];
-  const acts = [...eggs, ...pattern, ...strength];
-  if (acts.length > 0) {
-    const words = [
-      eggs.length > 0 ? 'eggs seen' : '',
-      pattern.length > 0 ? `pattern ${share?.value} %` : '',
-      strength.length > 0 ? `${seams} ${seams === 1 ? 'seam' : 'seams'} of bees` : '',
-      broodFrames === undefined ? '' : `${broodFrames} ${broodFrames === 1 ? 'frame' : 'frames'} of brood`,
-    ]
-      .filter(Boolean)
-      .join(', ');
-    return entry(title, words, acts, read.note);
-  }
-  if (read.note !== undefined) return entry(title, 'note', [act('noted', inColony, read.note)]);
-  if (share) return ask(`${share.value} of what?`, ['pattern', 'fed']);
-  return ask('What happened there?', ['eggs', 'pattern', 'cell', 'opened', 'failed', 'fed']);
-}
-
-function fedAct(read: Read, inColony: { box: string; colony: string }, title: string): QuickAnswer {
-  const feed = read.feedRatio ?? read.meanings.find((meaning) => meaning.is === 'feed')?.feed;
-  const amount_kg = weightIn(read, {
-    missing: 'How much was fed?',
-    most_kg: 30,
-    absurd: (typed) => `${typed} is not fed at once.`,
-  });
-  if (typeof amount_kg !== 'number') return amount_kg;
-  if (!feed) return ask('What was fed?', ['syrup 1:1', 'syrup 2:1', 'fondant', 'patty', 'sugar']);
-  return entry(
-    title,
-    `fed ${amount_kg} kg of ${feedWords[feed]}`,
-    [act('fed', { ...inColony, feed, amount_kg })],
-    read.note,
-  );
-}
-
-function stripsAct(
-  read: Read,
-  inColony: { box: string; colony: string },
-  { today }: QuickContext,
-  title: string,
-  out: boolean,
-): QuickAnswer {
-  if (read.date === undefined)
-    return out && read.names.length === 0
-      ? entry(title, 'strips out', [act('stripsOut', inColony)], read.note)
-      : ask('Out by which day, as the label says?');
-  const year = Number(today.slice(0, 4));
-  const dated = read.date.startsWith('-') ? `${year}${read.date}` : read.date;
-  const outBy = read.date.startsWith('-') && dated <= today ? `${year + 1}${read.date}` : dated;
-  if (Number.isNaN(Date.parse(outBy)) || new Date(outBy).toISOString().slice(0, 10) !== outBy)
-    return ask(`${outBy} is no day.`);
-  if (outBy <= today) return ask('Strips come out on a day that is still to come.');
-  const product = read.names.join(' ') || 'Strips';
-  return entry(
-    title,
-    `${product} put in, out by ${outBy}`,
-    [act('stripsPut', { ...inColony, product, outBy })],
-    read.note,
+function roundOf(
+  { round }: LineEntry['fields'],
+  { rounds }: QuickContext,
+): QuickContext['rounds'][number] | Asked | undefined {
+  if (round === undefined) return undefined;
+  const [last] = rounds.toSorted((a, b) => b.number - a.number);
+  return (
+    rounds.find(({ number }) => number === round) ??
+    asked(`There is no round ${round}${last ? `; the last one is ${last.number}` : ''}.`)
   );
 }

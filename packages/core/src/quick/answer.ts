@@ -1,32 +1,18 @@
 import type { EntryOf, EventKind } from '@yellow-cell/contract';
+import type { Day } from '../calendar/days.ts';
+import type { Chip, Choice, Unread } from './reading.ts';
 
-/** An entry without its envelope. */
+/** An entry without its envelope; `on` where it was not today. */
 export type QuickAct = {
-  [K in EventKind]: { kind: K; payload: EntryOf<K>['payload']; note?: string | undefined };
+  [K in EventKind]: { kind: K; payload: EntryOf<K>['payload']; note?: string; on?: Day };
 }[EventKind];
+
+interface Understood {
+  chips: Chip[];
+  unread: Unread[];
+}
 export type QuickAnswer =
-  | { is: 'entry'; words: string; acts: QuickAct[] }
-  | { is: 'ask'; question: string; choices: string[]; instead?: string }
+  | ({ is: 'entry'; words: string; acts: QuickAct[] } & Understood)
+  | ({ is: 'ask'; question: string; choices: Choice[] } & Understood)
   /** No entry at all: somebody looks for something. */
   | { is: 'search' };
-
-export const act = <K extends EventKind>(kind: K, payload: EntryOf<K>['payload'], note?: string): QuickAct =>
-  ({ kind, payload, ...(note ? { note } : {}) }) as QuickAct;
-/** `instead`: what was typed that a choice takes the place of; without it a choice is added to the line. */
-export const ask = (question: string, choices: readonly string[] = [], instead?: string): QuickAnswer => ({
-  is: 'ask',
-  question,
-  choices: [...choices],
-  ...(instead === undefined ? {} : { instead }),
-});
-
-/** A note at the end of a line stays with its first entry. */
-export function entry(title: string, words: string, acts: QuickAct[], note?: string): QuickAnswer {
-  const [first, ...others] = acts;
-  const kept = note && first ? [{ ...first, note } as QuickAct, ...others] : acts;
-  return {
-    is: 'entry',
-    words: `${title}: ${words}${note && words !== 'note' ? ', with a note' : ''}`,
-    acts: kept,
-  };
-}

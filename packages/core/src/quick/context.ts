@@ -1,3 +1,5 @@
+import type { LineMeasures } from '@yellow-cell/contract';
+
 /** What the line may speak of: the boxes of a yard as they stand, and the rounds there are. */
 export interface QuickContext {
   boxes: readonly QuickBox[];
@@ -5,6 +7,8 @@ export interface QuickContext {
   /** The box and compartment on screen, meant where the line names none. */
   chosen?: { box: string; compartment?: number | undefined } | undefined;
   today: string;
+  /** What the breeder has said of measures. */
+  measures?: LineMeasures;
 }
 export interface QuickBox {
   id: string;

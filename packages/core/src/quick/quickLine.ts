@@ -1,75 +1,52 @@
+import { showDay } from '../calendar/showDay.ts';
 import { actsOf } from './acts.ts';
-import { ask, type QuickAnswer } from './answer.ts';
+import type { QuickAnswer } from './answer.ts';
 import type { QuickContext } from './context.ts';
-import { readWords } from './readWords.ts';
-import { boxIn, compartmentIn } from './where.ts';
-import { type Meaning, meaningsOf } from './words.ts';
+import type { LineEntry } from './reading.ts';
+import { readLine } from './readLine.ts';
 
-/**
- * Reads a typed line as an entry, shown before it is kept: words in any order, metric or imperial, small slips of
- * spelling forgiven. What could mean two things is asked, never guessed. `idFor` names a new attempt.
- */
+/** Reads a typed line as entries of the yard on screen, shown before they are kept. `idFor` names what the line begins. */
 export function readQuickLine(line: string, context: QuickContext, idFor: () => string): QuickAnswer {
-  const whole = line.trim().slice(0, MOST_CHARACTERS);
-  const [, spoken = whole, note] = NOTE.exec(whole) ?? [];
-  // A comma between digits is a decimal one.
-  const tokens = spoken.split(/\s+|;|,(?!\d)|(?<!\d),/u).filter(Boolean);
-  const at = boxIn(tokens, context);
-  if (!at) return tokens.some(isVerb) ? ask('Which box?') : { is: 'search' };
-  const { box, rest } = at;
-  // On a box's page people still look for others: without its name a line must say that something was done.
-  if (!at.named && note === undefined && !tokens.some((word) => isVerb(word) || word.endsWith('%')))
-    return { is: 'search' };
-  if (rest.length === 0 && note === undefined) return { is: 'search' };
-  const where = compartmentIn(rest, box, at.chosen);
-  const read = readWords(where.rest);
-  if ('is' in read) return read;
-  const empty = read.meanings.length + read.numbers.length === 0 && read.feedRatio === undefined;
-  if (empty && note === undefined) return { is: 'search' };
-  return actsOf({ ...read, ...(note === undefined ? {} : { note }) }, { ...where, box, context, idFor });
+  const { boxes, chosen, today, measures = {} } = context;
+  const here = boxes.find(({ id }) => id === chosen?.box);
+  const { entries, asks, choices, unread, chips, looksFor } = readLine(line, {
+    on: today,
+    measures,
+    places: boxes.map(({ label, compartments, boards }) => ({
+      label,
+      compartments: compartments.map(({ name }) => name),
+      dividers: boards.length,
+      living: compartments.filter(({ colony }) => colony).map(({ name }) => name),
+    })),
+    here: here && { box: here.label, compartment: here.compartments[chosen?.compartment ?? -1]?.name },
+  });
+  if (looksFor) return { is: 'search' };
+  if (asks !== null) return { is: 'ask', question: asks, choices, unread, chips };
+  const acts = actsOf(entries, context, idFor);
+  if ('question' in acts)
+    return {
+      is: 'ask',
+      question: acts.question,
+      choices: acts.choices.map((says) => ({ says, line: `${line} ${says}` })),
+      unread,
+      chips,
+    };
+  return { is: 'entry', words: toldOf(entries, context), acts, unread, chips };
 }
 
-/** The line once a question of it is answered: what was typed amiss gives way, and nothing gets into the note. */
-export function withChoice(
-  line: string,
-  { instead }: Extract<QuickAnswer, { is: 'ask' }>,
-  choice: string,
+/** “B7 West: eggs seen, pattern 85 %; B2 East, 28 May: failed, reason unknown”. */
+export function toldOf(
+  entries: readonly LineEntry[],
+  { boxes, today }: Pick<QuickContext, 'boxes' | 'today'>,
 ): string {
-  const [, spoken = line, note] = NOTE.exec(line) ?? [];
-  const at = instead === undefined ? -1 : spoken.lastIndexOf(instead);
-  const said =
-    instead === undefined || at < 0
-      ? `${spoken.trim()} ${choice}`
-      : `${spoken.slice(0, at)}${choice}${spoken.slice(at + instead.length)}`.trim();
-  return note === undefined ? said : `${said} note ${note}`;
+  const told = new Map<string, string[]>();
+  for (const { box, compartment, on, words, note } of entries) {
+    const alone = boxes.find(({ label }) => label === box)?.compartments.length === 1;
+    const place = compartment === undefined || alone ? box : `${box} ${compartment}`;
+    const title = on === today ? place : `${place}, ${showDay(on, today)}`;
+    const noted =
+      note === undefined || words.startsWith('no eggs') || words === 'note' ? '' : ', with a note';
+    told.set(title, [...(told.get(title) ?? []), `${words}${noted}`]);
+  }
+  return [...told].map(([title, said]) => `${title}: ${said.join(', ')}`).join('; ');
 }
-const MOST_CHARACTERS = 5_000;
-/** What stands after “note” is kept as it was typed. */
-const NOTE = /^(.*?)(?:^|\s)note:?\s+(.+)$/isu;
-
-const verbs: readonly Meaning['is'][] = [
-  'eggs',
-  'pattern',
-  'cell',
-  'opened',
-  'failed',
-  'fed',
-  'strips',
-  'taken',
-  'combine',
-  'pull',
-  'set',
-  'reason',
-  'state',
-  'stock',
-  'seams',
-  'queen',
-  'marked',
-  'wild',
-  'virgin',
-  'weigh',
-  'cover',
-  'trouble',
-];
-const isVerb = (word: string): boolean =>
-  meaningsOf(word.toLowerCase()).some(({ meaning }) => verbs.includes(meaning.is));

@@ -9,6 +9,8 @@ export const upcasts: Readonly<Partial<Record<EventKind, readonly ((payload: Pay
     // Accepted cells were told with the graft; they are counted a day or two later, by an entry of their own.
     ({ accepted, ...graft }) => ({ ...graft, countedAtOnce: accepted }),
   ],
+  // Seams were always counted; since then frames of brood may be counted alone.
+  strengthSeen: [(strength) => strength],
 };
 
 /** What any version wrote, whether or not this program knows its kind. */

@@ -21,7 +21,8 @@ type CareKind =
 export const careTellers: Tellers<CareKind> = {
   strengthSeen: ofColony((colony, { seams, broodFrames }, on) => ({
     ...colony,
-    strength: { on, seams, ...present({ broodFrames }) },
+    ...(seams === undefined ? {} : { strength: { on, seams } }),
+    ...(broodFrames === undefined ? {} : { broodSeen: { on, frames: broodFrames } }),
   })),
 
   wildCellsSearched: ofColony((colony, { found }, on) => ({ ...colony, searched: { on, found } })),

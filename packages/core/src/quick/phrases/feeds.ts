@@ -1,0 +1,89 @@
+import type { Feed } from '@yellow-cell/contract';
+import { inGrams } from '../../units/weight.ts';
+import { feedWords } from '../../yard/statusWords.ts';
+import { type Amount, SYRUP_KG_PER_LITRE } from '../amounts.ts';
+import { ask, fact, type Phrase, type Said } from '../fact.ts';
+import type { Got } from '../pattern.ts';
+
+const FEEDS = ['syrup 1:1', 'syrup 2:1', 'fondant', 'patty', 'dry sugar'];
+const nameOf = (feed: Feed): string => (feed === 'storesFrame' ? 'stores comb' : feedWords[feed]);
+/** More is not given at once to a small colony, nor to a large one. */
+const MOST_FED_KG = 30;
+
+function fed({ amount, feed: given }: Got): Said {
+  const feed = given as Feed;
+  const said = amount as Amount | 'unclear';
+  if (said === 'unclear')
+    return ask(
+      'Is the separator one of thousands or of decimals? Write the amount without it, or with less figures.',
+    );
+  if ('kg' in said) return fedKilograms(feed, said.kg);
+  const density = SYRUP_KG_PER_LITRE[feed];
+  if (density === undefined) return ask(`${capital(nameOf(feed))} is weighed: how many kilograms or pounds?`);
+  if ('pints' in said)
+    return ask(
+      'Pints and quarts of which measure? Settings can say it once for all.',
+      ...(['us', 'imperial'] as const).map(
+        (measure) => `fed ${litresIn(said.pints, measure)} l ${nameOf(feed)}`,
+      ),
+    );
+  return fedKilograms(feed, inGrams(said.litres * density));
+}
+const capital = (word: string): string => word.slice(0, 1).toUpperCase() + word.slice(1);
+const litresIn = (pints: number, measure: 'us' | 'imperial'): number =>
+  Number((pints * { us: 0.473176473, imperial: 0.56826125 }[measure]).toFixed(3));
+
+function fedKilograms(feed: Feed, kg: number): Said {
+  if (!(kg > 0)) return ask('More than 0 is fed.');
+  if (kg > MOST_FED_KG) return ask(`${kg} kg is not fed at once.`);
+  return [fact('fed', `fed ${kg} kg of ${nameOf(feed)}`, { feed, amount_kg: kg })];
+}
+
+/** What is fed, how much of it, of which kind: none is supposed. */
+export const feedPhrases: readonly Phrase[] = [
+  { says: ['?@fed ~ {amount} of? ~ {feed}'], means: fed },
+  {
+    says: ['?@fed ~ {amount} of? ~ syrup'],
+    means: ({ amount }) => askRatio(amountWords(amount as Amount | 'unclear')),
+  },
+  {
+    says: ['@fed ~ {amount}'],
+    means: ({ amount }) =>
+      ask(
+        'What was fed?',
+        ...FEEDS.map((feed) => `fed ${amountWords(amount as Amount | 'unclear')} ${feed}`),
+      ),
+  },
+  { says: ['?@fed ~ {feed}'], means: () => ask('How much was fed?') },
+  { says: ['?@fed ~ syrup'], means: () => askRatio('') },
+  {
+    says: ['@fed ~ {number}', '?@fed ~ {number} of? ~ ({feed}|syrup)'],
+    means: ({ number, feed }) =>
+      ask(
+        `${number} of which measure?`,
+        ...['kg', 'l', 'lb'].map(
+          (unit) => `fed ${number} ${unit}${feed === undefined ? '' : ` ${nameOf(feed as Feed)}`}`,
+        ),
+      ),
+  },
+  {
+    says: ['fed', 'feed'],
+    means: () => ask('How much was fed, and of what?', 'fed 1 kg fondant', 'fed 1 l syrup 1:1'),
+  },
+  {
+    says: ['honey'],
+    means: () => ask('Honey is not fed here by itself: stores in the comb?', 'stores comb'),
+  },
+];
+
+const askRatio = (amount: string): Said =>
+  ask(
+    'Which syrup: one part of sugar to one of water, or two?',
+    ...['1:1', '2:1'].map((ratio) => `fed ${amount} syrup ${ratio}`.replaceAll(/\s+/g, ' ')),
+  );
+
+function amountWords(amount: Amount | 'unclear'): string {
+  if (amount === 'unclear') return '';
+  if ('kg' in amount) return `${amount.kg} kg`;
+  return 'litres' in amount ? `${amount.litres} l` : `${amount.pints} pt`;
+}
