@@ -29,7 +29,8 @@ module.exports = {
       from: { path: '^packages/core/', pathNot: test },
       to: {
         path: 'node_modules',
-        pathNot: 'node_modules/(@types/)?(jstat|suncalc|polygon-clipping|date-fns|@date-fns/tz)/',
+        pathNot:
+          'node_modules/(@types/)?(jstat|suncalc|polygon-clipping|date-fns|@date-fns/tz|fastest-levenshtein)/',
       },
     },
     {

@@ -120,8 +120,8 @@ test.describe('a round on a phone', () => {
       await page.getByRole('button', { name: 'Close the slip' }).tap();
     }
     for (const name of NAMES) {
-      await enter(page, `P2 ${name} cell`, `P2 ${name}: cell given`);
-      await enter(page, `P2 ${name.toLowerCase()} opened`, `P2 ${name}: cell seen opened`);
+      await enter(page, `P2 ${name} cell given`, `P2 ${name}: cell given`);
+      await enter(page, `P2 ${name.toLowerCase()} cell opened`, `P2 ${name}: cell seen opened`);
     }
     await enter(page, 'p2 west eggs bees 3', 'P2 West: eggs seen, 3 seams of bees');
     await enter(page, 'P2 middle eggs', 'P2 Middle: eggs seen');

@@ -174,3 +174,58 @@ test('the quick line shows what it understood, asks where it must, and warns bef
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: /^B7 · / })).toHaveCount(3);
 });
+
+test('the quick line takes several rooms and days, and each piece of it can be changed before it is kept', async ({
+  page,
+}) => {
+  await page.goto('/yard');
+  await page.getByRole('button', { name: 'List' }).click();
+  await page.getByRole('button', { name: /^B7 · Middle/ }).click();
+  const line = page.getByLabel(/^Find a box/);
+  await page.keyboard.press('/');
+  await line.fill('B7 middle 3 seams yesterday bananas, e brood 1 28 may');
+  await expect(page.getByText('“bananas” is not understood')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^note 3 seams/ })).toBeFocused();
+  await line.fill('B7 middle 3 seams yesterday, e brood 1 28 may');
+  const pieces = page.getByRole('list', { name: 'Understood as' });
+  await pieces.getByRole('button', { name: '3 seams of bees' }).click();
+  await page.getByRole('button', { name: '3.5', exact: true }).click();
+  await pieces.getByRole('button', { name: 'East' }).click();
+  await page.getByRole('button', { name: 'West', exact: true }).click();
+  await expect(line).toHaveValue('B7 middle 3.5 seams yesterday, West brood 1 28 may');
+  await page.keyboard.press('Enter');
+  const told = 'B7 Middle, 30 May: 3.5 seams of bees; B7 West, 28 May: 1 frame of brood';
+  await expect(page.getByText(told)).toBeVisible();
+  await expect(line).toHaveValue('');
+  await expect(page.getByText('3.5 seams, 30 May')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('3.5 seams, 30 May')).toHaveCount(0);
+});
+
+test('the quick line is there with the page: no key is lost, no shortcut fires, and its text survives', async ({
+  page,
+}) => {
+  let release = (): void => undefined;
+  const answered = new Promise<void>((resolve) => {
+    release = resolve;
+  });
+  await page.route('**/api/**', async (route) => {
+    await answered;
+    await route.continue();
+  });
+  await page.goto('/yard', { waitUntil: 'domcontentloaded' });
+  await page.waitForFunction(() => document.querySelector('#root')?.textContent !== '');
+  await page.keyboard.type('/5 b7 middle 3t', { delay: 5 });
+  await page.keyboard.press('Backspace');
+  release();
+  const line = page.getByLabel(/^Find a box/);
+  await expect(line).toHaveValue('5 b7 middle 3');
+  await expect(line).toBeFocused();
+  await expect(page).toHaveURL(/\/yard/);
+  await page.reload();
+  await expect(line).toHaveValue('5 b7 middle 3');
+  await line.focus();
+  await page.keyboard.press('Escape');
+  await expect(line).toHaveValue('');
+});

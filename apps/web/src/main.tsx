@@ -1,3 +1,4 @@
+import './quick/earlyKeys.ts';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';

@@ -1,7 +1,7 @@
 import { bodiesOf, drawnDesign, type QuickBox } from '@yellow-cell/core';
 import { useEffect } from 'react';
 import { useAsOf } from '../app/now.ts';
-import { tellQuickYard } from '../app/quickContext.ts';
+import { tellQuickYard } from '../quick/quickContext.ts';
 import type { Choice } from './useChoice.ts';
 import type { BoxView, YardView } from './useYard.ts';
 

@@ -1,6 +1,6 @@
 import type { DayNamed } from './days.ts';
 import { type Fact, isQuestion } from './fact.ts';
-import type { PlaceKnown } from './places.ts';
+import type { PlaceKnown } from './placeNames.ts';
 import type { Piece } from './tile.ts';
 
 /** A box that a clause speaks of, with its rooms as they were typed. */

@@ -1,6 +1,6 @@
 import type { LineMeasures } from '@yellow-cell/contract';
 import type { Day } from '../calendar/days.ts';
-import type { PlaceKnown } from './places.ts';
+import type { PlaceKnown } from './placeNames.ts';
 
 export interface LineContext {
   /** The day on which it is typed; what happened is not later. */

@@ -1,4 +1,5 @@
-import { SLOTS, type SlotName, type Source } from './slots.ts';
+import { SLOTS, type SlotName } from './slots.ts';
+import type { Source } from './source.ts';
 import { GROUPS } from './vocabulary.ts';
 
 /**

@@ -142,7 +142,7 @@ describe('the quick line', () => {
         answer.chips.map(({ start, end, says, is }) => [line.slice(start, end), says, is]),
     ).toEqual([
       ['B7', 'B7', 'place'],
-      ['w', 'w', 'place'],
+      ['w', 'West', 'place'],
       ['yesterday', '30 May', 'day'],
       ['3 seams', '3 seams of bees', 'said'],
       ['cover', 'cover?', 'question'],

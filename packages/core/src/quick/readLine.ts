@@ -1,13 +1,15 @@
 import { showDay } from '../calendar/showDay.ts';
 import { clausesOf } from './clauses.ts';
+import { dayPast } from './days.ts';
 import { entriesOf } from './entries.ts';
 import { isQuestion } from './fact.ts';
 import { isWord, words } from './grammar.ts';
 import type { LineContext } from './lineContext.ts';
-import { placeNames } from './places.ts';
+import { type PlaceKnown, placeNames } from './placeNames.ts';
+import { roomsCalled } from './places.ts';
 import type { Chip, Choice, Reading, Unread } from './reading.ts';
 import { inPlace, type Span } from './rewrite.ts';
-import type { Source } from './slots.ts';
+import type { Source } from './source.ts';
 import { meantAs } from './spelling.ts';
 import { type Piece, tilings } from './tile.ts';
 import { type Token, tokensOf } from './tokens.ts';
@@ -39,7 +41,7 @@ export function readLine(line: string, context: LineContext): Reading {
   const [pieces = []] = ways;
   const here = context.places.find(({ label }) => label === context.here?.box);
   const unread = unreadIn(line, pieces, tokens);
-  const known = { chips: chipsOf(pieces, source), unread };
+  const known = { chips: chipsOf(pieces, source, here), unread };
   const saysSomething = note !== undefined || pieces.some(({ is }) => is === 'said');
   const namesBox = pieces.some((piece) => piece.is === 'place' && piece.place.is === 'box');
   if (!saysSomething && (!namesBox || unread.length === 0))
@@ -119,28 +121,29 @@ function runsOf(unread: readonly Unread[], line: string): string[] {
   return [...new Set(runs.map(({ start, end }) => line.slice(start, end)))];
 }
 
-function chipsOf(pieces: readonly Piece[], { line, tokens, on }: Source): Chip[] {
+function chipsOf(
+  pieces: readonly Piece[],
+  { line, tokens, on }: Source,
+  here: PlaceKnown | undefined,
+): Chip[] {
+  let box = here;
   return pieces.flatMap((piece): Chip[] => {
     const span = spanOf(piece, tokens);
-    if (piece.is === 'place')
-      return [
-        {
-          ...span,
-          is: 'place',
-          says: piece.place.is === 'box' ? piece.place.box.label : line.slice(span.start, span.end),
-        },
-      ];
-    if (piece.is === 'day')
-      return [
-        {
-          ...span,
-          is: 'day',
-          says: piece.named.is === 'day' ? showDay(piece.named.day, on) : line.slice(span.start, span.end),
-        },
-      ];
+    const typed = line.slice(span.start, span.end);
+    if (piece.is === 'place') {
+      const { place } = piece;
+      if (place.is === 'box') box = place.box;
+      const called = place.is === 'room' ? roomsCalled(place.typed, box?.compartments ?? [], isWord) : [];
+      const says = place.is === 'box' ? place.box.label : called.length === 1 ? called[0] : typed;
+      return [{ ...span, is: 'place', says: says ?? typed }];
+    }
+    if (piece.is === 'day') {
+      const day = piece.named.is === 'either' ? undefined : dayPast(piece.named, on);
+      return [{ ...span, is: 'day', says: typeof day === 'string' ? showDay(day, on) : typed }];
+    }
     if (piece.is !== 'said') return [];
     return isQuestion(piece.said)
-      ? [{ ...span, is: 'question', says: `${line.slice(span.start, span.end)}?` }]
+      ? [{ ...span, is: 'question', says: `${typed}?` }]
       : [{ ...span, is: 'said', says: piece.said.map(({ words: told }) => told).join(', ') }];
   });
 }

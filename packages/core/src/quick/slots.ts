@@ -6,24 +6,13 @@ import type {
   QueenFate,
   Trouble,
 } from '@yellow-cell/contract';
-import type { Day } from '../calendar/days.ts';
 import { type Amount, volumeOf, weightOf } from './amounts.ts';
 import { dayAtToken } from './days.ts';
 import { numberAt } from './numbers.ts';
-import { type PlaceNames, placeAt, placesAt } from './places.ts';
+import { placeAt, placesAt } from './places.ts';
+import type { Source } from './source.ts';
 import type { Token } from './tokens.ts';
 
-/** All that is known where a line is read. */
-export interface Source {
-  line: string;
-  tokens: readonly Token[];
-  /** The day on which it is typed. */
-  on: Day;
-  measures: LineMeasures;
-  names: PlaceNames;
-  /** True of a word that the grammar knows. */
-  isWord: (text: string) => boolean;
-}
 export interface Read<Value> {
   next: number;
   value: Value;
@@ -68,7 +57,8 @@ const amount =
   ): Slot<Amount | 'unclear'> =>
   ({ tokens, measures }, at) => {
     const read = numberAt(tokens, at);
-    const unit = read && tokens[read.next];
+    if (!read) return none;
+    const unit = tokens[read.next];
     if (unit?.is !== 'word') return none;
     const amounts = read.values.flatMap((value) => of(value, unit.text, measures) ?? []);
     const meant = SMALL_UNITS.includes(unit.text) ? amounts.at(-1) : amounts[0];

@@ -3,7 +3,7 @@ import { isQuestion, type Said } from './fact.ts';
 import { matchers } from './grammar.ts';
 import type { Matcher } from './pattern.ts';
 import { type PlaceRead, placesAt } from './places.ts';
-import type { Source } from './slots.ts';
+import type { Source } from './source.ts';
 import { GROUPS } from './vocabulary.ts';
 
 /** A run of tokens, read as one thing. */

@@ -4,7 +4,7 @@ import { Warned } from '../yard/Warned.tsx';
 
 interface QuickAnswerProps {
   answer: Exclude<Answer, { is: 'search' }>;
-  onChoose: (choice: string) => void;
+  onChoose: (line: string) => void;
   onKeep: (words: string, acts: readonly QuickAct[]) => void;
   /** What the entry would bring about; with any, it wants a reason. */
   warnings: readonly Warning[];
@@ -32,7 +32,7 @@ export function QuickAnswer({ answer, warnings, onChoose, onKeep, onCancel }: Qu
         onClick={() => onKeep(answer.words, answer.acts)}
       >
         <ArrowRight size={17} aria-hidden /> {answer.words}
-        <span className="ml-auto text-sm font-normal">Enter keeps it</span>
+        <span className="ml-auto shrink-0 whitespace-nowrap text-sm font-normal">Enter keeps it</span>
       </button>
     );
   return (
@@ -43,12 +43,12 @@ export function QuickAnswer({ answer, warnings, onChoose, onKeep, onCancel }: Qu
       <div className="mt-1 flex flex-wrap gap-1.5">
         {answer.choices.map((choice) => (
           <button
-            key={choice}
+            key={choice.line}
             type="button"
             className="button min-h-9 px-2 py-0.5"
-            onClick={() => onChoose(choice)}
+            onClick={() => onChoose(choice.line)}
           >
-            {choice}
+            {choice.says}
           </button>
         ))}
       </div>
