@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { bayIdsOf, type Random, standardDesign } from '@yellow-cell/core';
+import { bayIdsOf, METRIC, type Random, standardDesign } from '@yellow-cell/core';
 import type { Json } from './hostile.ts';
 
 /** A request that is right, before anything of it is spoiled. */
@@ -178,7 +178,7 @@ export function rightRequest(random: Random, { yard, box, colony, queen, design 
     () => ({
       method: 'PUT',
       path: '/api/settings',
-      body: { person: 'F', units: 'mm', constants: { [yard]: { eggsFrom_d: 10 } }, version: 1 },
+      body: { person: 'F', measures: METRIC, constants: { [yard]: { eggsFrom_d: 10 } }, version: 1 },
     }),
     () => ({ method: 'GET', path: '/api/session' }),
     () => ({ method: 'GET', path: '/api/yards' }),

@@ -1,3 +1,4 @@
+import { METRIC } from '@yellow-cell/core';
 import { createDemo, DEMO_BREEDER, demoBreederName, demoPerson } from '@yellow-cell/demo';
 import { breederClock, demoAnchor } from './services/clock.ts';
 import { type Context, contextOf } from './services/context.ts';
@@ -13,7 +14,7 @@ import { migrate } from './store/migrate.ts';
 const HOME_BREEDER = 'a0000000-0000-4000-8000-000000000001';
 /** All whom this program knows, until there are accounts. */
 export const BREEDERS: readonly string[] = [DEMO_BREEDER, HOME_BREEDER];
-const EMPTY_SETTINGS = { person: 'Breeder', units: 'mm', constants: {} } as const;
+const EMPTY_SETTINGS = { person: 'Breeder', measures: METRIC, constants: {} } as const;
 const BATCH = 1_000;
 
 /** Migrates, finds whose database it is, and loads the demo into a new one unless it shall stay empty. */

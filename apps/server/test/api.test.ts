@@ -1,3 +1,4 @@
+import { METRIC } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freshServer } from './bench.test.kit.ts';
 
@@ -21,7 +22,7 @@ describe('the session', () => {
     expect(body).toMatchObject({
       breeder: { name: 'Feldspat queens' },
       demoClock: false,
-      settings: { units: 'mm', version: 1 },
+      settings: { measures: METRIC, version: 1 },
     });
     expect(body.now.slice(0, 10)).toBe('2026-05-31');
   });

@@ -1,3 +1,4 @@
+import { METRIC } from '@yellow-cell/core';
 import { createDemo, DEMO_BREEDER } from '@yellow-cell/demo';
 import { sql } from 'kysely';
 import { describe, expect, it } from 'vitest';
@@ -39,7 +40,7 @@ describe('preparing a database', () => {
       demo_anchor: now,
       demo_loaded_at: now,
       loaded: false,
-      settings: { person: 'P', units: 'mm' as const, constants: {} },
+      settings: { person: 'P', measures: METRIC, constants: {} },
       settings_version: 1,
       fold_version: 1,
     };

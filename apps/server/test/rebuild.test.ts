@@ -3,6 +3,7 @@ import {
   compassPoint,
   fold,
   type Known,
+  METRIC,
   outcomeOf,
   plusDays,
   seededRandom,
@@ -83,7 +84,7 @@ describe('rebuilding the read tables from the log', () => {
     const yard = (await server.context.within(yardIds)).values().next().value ?? '';
     await changeSettings(server.context, {
       person: 'P',
-      units: 'mm',
+      measures: METRIC,
       constants: { [yard]: { eggsFrom_d: 10 } },
       version: 1,
     });

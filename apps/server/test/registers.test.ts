@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { withCompartments, withSizes } from '@yellow-cell/core';
+import { METRIC, withCompartments, withSizes } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Conflict } from '../src/services/conflict.ts';
 import { createDesign, saveVersion } from '../src/services/designs.ts';
@@ -88,7 +88,7 @@ describe('designs', () => {
 
 describe('settings and yards', () => {
   it('refuse a stale write with what changed, and repeat harmlessly', async () => {
-    const fields = { person: 'Ann', units: 'inch' as const, constants: {} };
+    const fields = { person: 'Ann', measures: { ...METRIC, length: 'inch' as const }, constants: {} };
     expect(await changeSettings(server.context, { ...fields, version: 1 })).toEqual({
       ...fields,
       version: 2,
@@ -97,14 +97,14 @@ describe('settings and yards', () => {
       ...fields,
       version: 2,
     });
-    const stale = await conflict(changeSettings(server.context, { ...fields, units: 'mm', version: 1 }));
+    const stale = await conflict(changeSettings(server.context, { ...fields, measures: METRIC, version: 1 }));
     expect(stale.changed).toEqual(['Units: mm became inch.']);
   });
 
   it('refuse constants out of range, by name', async () => {
     const bad = changeSettings(server.context, {
       person: 'Ann',
-      units: 'inch',
+      measures: { ...METRIC, length: 'inch' as const },
       constants: { [randomUUID()]: { eggsFrom_d: 900 } },
       version: 2,
     });

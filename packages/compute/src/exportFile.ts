@@ -6,6 +6,7 @@ import {
   costOf,
   defaultConstants,
   fileName,
+  METRIC,
   nest,
   parts,
   partsProblems,
@@ -54,7 +55,7 @@ export async function exportFile(question: ExportQuestion): Promise<ExportAnswer
   const built = parts({ design: question.design, joint: question.joint ?? 'butt' });
   if (format === 'dxf') return answer(partsDxf(built.parts));
   if (format === 'svg') return answer(partsSvg(built.parts));
-  return answer(cutListCsv(built.parts, built.fittings, question.boxes ?? 1));
+  return answer(cutListCsv(built.parts, built.fittings, question.boxes ?? 1, question.measures ?? METRIC));
 }
 
 const fileOf = ({ name = 'Box', design }: ExportQuestion): DesignFile => ({
@@ -79,6 +80,7 @@ async function pdfOf(question: ExportQuestion): Promise<Uint8Array> {
     joint,
     boxes,
     paper,
+    measures: question.measures ?? METRIC,
     answer: built,
     steps: buildSteps(design, joint, defaultConstants),
     sheets: groups.map((group) => {

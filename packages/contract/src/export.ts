@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { boxCount, Joint, NestQuestion } from './build.ts';
 import { DesignContent } from './design.ts';
+import { Measures } from './measures.ts';
 import { text } from './primitives.ts';
 import { Workshop } from './workshop.ts';
 
@@ -15,6 +16,8 @@ export const ExportQuestion = z.strictObject({
   boxes: boxCount.optional(),
   paper: z.enum(['A4', 'Letter']).optional(),
   kerf_mm: NestQuestion.shape.kerf_mm.optional(),
+  /** How lengths and weights are written; without it metric. Drawings to be cut by machine stay in mm. */
+  measures: Measures.optional(),
   /** Stock to cut from; without it the usual one. */
   workshop: Workshop.optional(),
 });

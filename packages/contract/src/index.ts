@@ -9,6 +9,7 @@ export { WeatherDay } from './event/seasonEvents.ts';
 export * from './export.ts';
 export * from './format.ts';
 export * from './layer.ts';
+export * from './measures.ts';
 export * from './physics.ts';
 export * from './primitives.ts';
 export * from './problem.ts';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Design } from './design.ts';
 import { LogEvent } from './event/entry.ts';
+import { Measures } from './measures.ts';
 import { CalendarDate, Id, Instant, name, text, wholeNumber, Zone } from './primitives.ts';
 import { DueKind, Status } from './status.ts';
 import { Workshop } from './workshop.ts';
@@ -118,11 +119,9 @@ export const TakeReport = z.strictObject({
 });
 export type TakeReport = z.infer<typeof TakeReport>;
 
-export const Units = z.enum(['mm', 'inch']);
-export type Units = z.infer<typeof Units>;
 export const SettingFields = z.strictObject({
   person: name(60),
-  units: Units,
+  measures: Measures,
   /** Constants that the breeder changed, for each yard: name → value. */
   constants: z.record(Id, z.record(text(40), z.number())),
   /** Until it is first saved, the usual workshop of core holds. */

@@ -137,6 +137,18 @@ export {
 export { judgeFeed, reportOf } from './sensors/judge.ts';
 export { dailyWeights, type ScaleUse, scaleUse } from './sensors/scale.ts';
 export { MM_PER_INCH, type ParsedLength, parseLength, showLength, showLengthBare } from './units/length.ts';
+export {
+  celsiusIn,
+  figures,
+  inMeasures,
+  lineMeasures,
+  METRIC,
+  measuresRaised,
+  showKelvin,
+  showTemperature,
+  showVolume,
+  showWeight,
+} from './units/measures.ts';
 export { readWeight } from './units/weight.ts';
 export { type Arranged, arrangements, arrangementsOf, surestFirst } from './warmth/arrangements.ts';
 export {

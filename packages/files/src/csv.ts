@@ -1,40 +1,47 @@
-import type { BuildPart, Fitting } from '@yellow-cell/contract';
+import type { BuildPart, Fitting, Measures } from '@yellow-cell/contract';
+import { showLengthBare } from '@yellow-cell/core';
 import Papa from 'papaparse';
 
 /** The cut list of so many boxes as CSV: one line a part, then the fittings. */
-export function cutListCsv(parts: readonly BuildPart[], fittings: readonly Fitting[], boxes: number): string {
+export function cutListCsv(
+  parts: readonly BuildPart[],
+  fittings: readonly Fitting[],
+  boxes: number,
+  { length }: Pick<Measures, 'length'>,
+): string {
+  const unit = length === 'mm' ? 'mm' : 'in';
+  const figure = (mm: number): string =>
+    length === 'mm' ? String(Number(mm.toFixed(2))) : showLengthBare(mm, length);
   const lines = parts.map((part) => ({
     letter: part.key,
     part: part.name,
     count: part.count * boxes,
-    length_mm: figure(part.length_mm),
-    width_mm: figure(part.width_mm),
-    thickness_mm: figure(part.thickness_mm),
+    [`length_${unit}`]: figure(part.length_mm),
+    [`width_${unit}`]: figure(part.width_mm),
+    [`thickness_${unit}`]: figure(part.thickness_mm),
     material: part.material,
     grain: part.grain,
-    machining: machiningWords(part),
+    machining: machiningWords(part, figure),
     weight_kg: part.weight_kg.toFixed(3),
   }));
   const bought = fittings.map(({ name, count }) => ({ letter: '', part: name, count: count * boxes }));
   // A cell that begins like a formula would be one in a spreadsheet.
-  return Papa.unparse([...lines, ...bought], { columns: COLUMNS, escapeFormulae: true });
+  return Papa.unparse([...lines, ...bought], { columns: columnsIn(unit), escapeFormulae: true });
 }
-const COLUMNS = [
+const columnsIn = (unit: string): string[] => [
   'letter',
   'part',
   'count',
-  'length_mm',
-  'width_mm',
-  'thickness_mm',
+  `length_${unit}`,
+  `width_${unit}`,
+  `thickness_${unit}`,
   'material',
   'grain',
   'machining',
   'weight_kg',
 ];
-const figure = (mm: number): string => String(Number(mm.toFixed(2)));
-
 /** What is cut into a part, as a person at the saw reads it. */
-export function machiningWords({ machining, bends }: BuildPart): string {
+export function machiningWords({ machining, bends }: BuildPart, figure: (mm: number) => string): string {
   // Fingers are many and alike: the drawing shows where.
   const fingers = machining.filter(({ kind }) => kind === 'finger');
   const [finger] = fingers;

@@ -1,5 +1,5 @@
 import type { BuildPart } from '@yellow-cell/contract';
-import { familyDesign, parts } from '@yellow-cell/core';
+import { familyDesign, METRIC, parts, showLengthBare } from '@yellow-cell/core';
 import DxfParser from 'dxf-parser';
 import Papa from 'papaparse';
 import { parseSync } from 'svgson';
@@ -78,11 +78,18 @@ describe.each(answers)('$family with $joint joints', ({ parts: all, fittings }) 
   });
 
   it('has a line for each part and fitting in its cut list, times the boxes', () => {
-    const { data } = Papa.parse<Record<string, string>>(cutListCsv(all, fittings, 3), { header: true });
+    const { data } = Papa.parse<Record<string, string>>(cutListCsv(all, fittings, 3, METRIC), {
+      header: true,
+    });
     expect(data).toHaveLength(all.length + fittings.length);
     for (const [index, part] of all.entries()) {
       expect(Number(data[index]?.count)).toBe(part.count * 3);
       expect(Number(data[index]?.length_mm)).toBeCloseTo(part.length_mm, 2);
     }
+    const inches = Papa.parse<Record<string, string>>(cutListCsv(all, [], 1, { length: 'inch' }), {
+      header: true,
+    });
+    for (const [index, part] of all.entries())
+      expect(inches.data[index]?.length_in).toBe(showLengthBare(part.length_mm, 'inch'));
   });
 });

@@ -6,7 +6,7 @@ import { Conflict, fieldChanges, NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
 import { reckonAnew } from './refresh.ts';
 
-const FIELD_NAMES = { person: 'Name', units: 'Units', constants: 'Constants', workshop: 'Workshop' };
+const FIELD_NAMES = { person: 'Name', measures: 'Measures', constants: 'Constants', workshop: 'Workshop' };
 
 export async function changeSettings(context: Context, { version, ...fields }: Settings): Promise<Settings> {
   refuseBadConstants(fields);

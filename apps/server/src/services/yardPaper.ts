@@ -1,4 +1,4 @@
-import { dayOf } from '@yellow-cell/core';
+import { dayOf, METRIC } from '@yellow-cell/core';
 import type { PaperName, YardPaper } from '@yellow-cell/files/pdf';
 import { findBreeder } from '../store/breeders.ts';
 import { boxIdsIn, roundsSince, toldBoxes, weatherSince } from '../store/standing.ts';
@@ -28,6 +28,7 @@ export function yardPaper(context: Context, yard: string, wanted: Wanted): Promi
     const designs = await designsOf(store, context.breeder, [
       ...new Set(rows.map((row) => row.told.box.design)),
     ]);
+    const settings = (await findBreeder(store))?.settings;
     const today = dayOf(context.clock.now(), place.zone);
     const from = dayBefore(today, AROUND_D);
     return {
@@ -39,7 +40,8 @@ export function yardPaper(context: Context, yard: string, wanted: Wanted): Promi
       designs,
       rounds: await roundsSince(store, from),
       weather: await weatherSince(store, yard, from),
-      constants: (await findBreeder(store))?.settings.constants[yard] ?? {},
+      constants: settings?.constants[yard] ?? {},
+      measures: settings?.measures ?? METRIC,
       address,
     };
   });

@@ -1,4 +1,5 @@
 import type { SettingFields } from '@yellow-cell/contract';
+import { measuresRaised } from '@yellow-cell/core';
 import type { Store } from './database.ts';
 
 export interface BreederRow {
@@ -13,7 +14,8 @@ export interface BreederRow {
 }
 
 export async function findBreeder(store: Store): Promise<BreederRow | undefined> {
-  return (await store.selectFrom('breeder').selectAll().executeTakeFirst()) as BreederRow | undefined;
+  const row = await store.selectFrom('breeder').selectAll().executeTakeFirst();
+  return row && ({ ...row, settings: measuresRaised(row.settings) } as BreederRow);
 }
 
 export async function addBreeder(store: Store, breeder: BreederRow): Promise<void> {

@@ -3,7 +3,7 @@ import { boxViews, constantsWith, type Day, stateOfStanding } from '@yellow-cell
 import type { YardPaper } from '@yellow-cell/files/pdf';
 
 /** A yard as it is stored, with what is needed to put it on paper. */
-export interface PaperTask extends Pick<YardPaper, 'what' | 'paper' | 'address'> {
+export interface PaperTask extends Pick<YardPaper, 'what' | 'paper' | 'address' | 'measures'> {
   yard: YardFields & { id: string };
   today: Day;
   boxes: readonly BoxStanding[];
@@ -15,7 +15,7 @@ export interface PaperTask extends Pick<YardPaper, 'what' | 'paper' | 'address'>
 }
 
 export async function paperOf(task: PaperTask): Promise<Uint8Array> {
-  const { what, paper, address, yard, today, boxes, designs, rounds, weather } = task;
+  const { what, paper, address, measures, yard, today, boxes, designs, rounds, weather } = task;
   const state = stateOfStanding(boxes, rounds, yard.id, weather);
   const known = {
     designs: new Map(designs.map((design) => [design.id, design])),
@@ -23,5 +23,5 @@ export async function paperOf(task: PaperTask): Promise<Uint8Array> {
   };
   const views = boxViews(state, known, yard.id, constantsWith(task.constants), { on: today, today });
   const { yardPaperPdf } = await import('@yellow-cell/files/pdf');
-  return yardPaperPdf({ what, paper, yard, on: today, boxes: views, address });
+  return yardPaperPdf({ what, paper, yard, on: today, boxes: views, address, measures });
 }

@@ -1,7 +1,7 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import { plusDays } from '@yellow-cell/core';
 import { CircleHelp, Settings2 } from 'lucide-react';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { DrawingDefs } from '../drawing/BoxShapes.tsx';
 import { ToastProvider, useUndo } from '../parts/Toast.tsx';
@@ -11,7 +11,7 @@ import { useAsOf } from './now.ts';
 import { places } from './places.ts';
 import { sessionQuery } from './queries.ts';
 import { Standing } from './Standing.tsx';
-import { UnitsContext } from './units.ts';
+import { MeasuresContext } from './units.ts';
 import { useKeys } from './useKeys.ts';
 
 // Dialogs are opened seldom; their code comes when they are.
@@ -21,13 +21,23 @@ const SettingsDialog = lazy(async () => ({ default: (await import('./SettingsDia
 /** What stands on every screen: place bar, quick line, ribbon, and below them the place. */
 export function Frame() {
   return (
-    <ToastProvider>
+    <>
       <DrawingDefs />
       <Suspense fallback={<Waiting />}>
-        <Desk />
+        <InMeasures>
+          <ToastProvider>
+            <Desk />
+          </ToastProvider>
+        </InMeasures>
       </Suspense>
-    </ToastProvider>
+    </>
   );
+}
+
+/** All that is drawn and said stands in the breeder's own measures. */
+function InMeasures({ children }: { children: ReactNode }) {
+  const { measures } = useSuspenseQuery(sessionQuery).data.settings;
+  return <MeasuresContext value={measures}>{children}</MeasuresContext>;
 }
 
 const SLOW_MS = 3_000;
@@ -54,7 +64,6 @@ function Desk() {
   const navigate = useNavigate();
   const { search } = useLocation();
   const undo = useUndo();
-  const { units } = useSuspenseQuery(sessionQuery).data.settings;
   const onDate = new URLSearchParams(search).get('on');
   const kept = onDate ? `?on=${onDate}` : '';
   useKeys({
@@ -123,9 +132,7 @@ function Desk() {
       <Standing />
       <div id="place" className="min-h-0 flex-1">
         <Suspense fallback={<Waiting />}>
-          <UnitsContext value={units}>
-            <Outlet />
-          </UnitsContext>
+          <Outlet />
         </Suspense>
       </div>
       <Suspense>

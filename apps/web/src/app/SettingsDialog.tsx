@@ -1,5 +1,5 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import type { Settings, Units } from '@yellow-cell/contract';
+import type { Settings } from '@yellow-cell/contract';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { SelectField, TextField } from '../parts/Field.tsx';
@@ -7,21 +7,24 @@ import { Modal } from '../parts/Modal.tsx';
 import { Notice } from '../parts/Notice.tsx';
 import { Archive } from './Archive.tsx';
 import { ApiError, sendJson } from './api.ts';
+import { MeasureFields } from './MeasureFields.tsx';
 import { queries, sessionQuery } from './queries.ts';
 import { setTheme, type Theme, themes, useTheme } from './theme.ts';
+import { useSay } from './units.ts';
 
 export function SettingsDialog({ onClose }: { onClose: () => void }) {
+  const say = useSay();
   const { settings } = useSuspenseQuery(sessionQuery).data;
   const theme = useTheme();
   const [person, setPerson] = useState(settings.person);
-  const [units, setUnits] = useState<Units>(settings.units);
+  const [measures, setMeasures] = useState(settings.measures);
   const [version, setVersion] = useState(settings.version);
   const [error, setError] = useState<ApiError>();
 
   const save = async (event: FormEvent) => {
     event.preventDefault();
     try {
-      await sendJson<Settings>('PUT', '/settings', { ...settings, person, units, version });
+      await sendJson<Settings>('PUT', '/settings', { ...settings, person, measures, version });
       await queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
       onClose();
     } catch (failed) {
@@ -42,15 +45,7 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
           required
           onChange={({ target }) => setPerson(target.value)}
         />
-        <SelectField
-          label="Lengths"
-          value={units}
-          onChange={({ target }) => setUnits(target.value as Units)}
-          hint="Either is understood wherever a length is typed."
-        >
-          <option value="mm">Millimetres</option>
-          <option value="inch">Inches, to the sixteenth</option>
-        </SelectField>
+        <MeasureFields value={measures} onChange={setMeasures} />
         <SelectField
           label="Look, on this device"
           value={theme}
@@ -81,7 +76,7 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
           <Notice kind="danger">
             <p role="alert">{error.message}</p>
             {error.details?.changed?.map((sentence) => (
-              <p key={sentence}>{sentence}</p>
+              <p key={sentence}>{say(sentence)}</p>
             ))}
             {error.status === 409 && <p>Save again to put yours in its place.</p>}
           </Notice>

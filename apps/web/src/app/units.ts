@@ -1,13 +1,14 @@
-import type { Units } from '@yellow-cell/contract';
-import { showLength } from '@yellow-cell/core';
-import { createContext, useContext } from 'react';
+import type { Measures } from '@yellow-cell/contract';
+import { inMeasures, METRIC } from '@yellow-cell/core';
+import { createContext, useCallback, useContext } from 'react';
 
-/** How lengths are shown; asked for by every figure on a drawing, so it comes by context and not by query. */
-export const UnitsContext = createContext<Units>('mm');
-export const useUnits = (): Units => useContext(UnitsContext);
+/** How measures are shown; asked for by every figure on a drawing, so it comes by context and not by query. */
+export const MeasuresContext = createContext<Measures>(METRIC);
+export const useMeasures = (): Measures => useContext(MeasuresContext);
+export const useUnits = (): Measures['length'] => useMeasures().length;
 
-/** Core's sentences give lengths in mm; here they are read in the units that the breeder chose. */
-export function lengthsIn(sentence: string, units: Units): string {
-  if (units === 'mm') return sentence;
-  return sentence.replace(/(\d+(?:\.\d+)?) mm\b/g, (_, figure: string) => showLength(Number(figure), units));
+/** Puts a sentence or a day of the program's into the breeder's measures. Whatever core says to a person passes here. */
+export function useSay(): (sentence: string) => string {
+  const measures = useMeasures();
+  return useCallback((sentence) => inMeasures(sentence, measures), [measures]);
 }

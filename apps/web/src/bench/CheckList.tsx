@@ -1,8 +1,8 @@
 import type { CheckResult } from '@yellow-cell/contract';
-import { type LimitName, limitTable, showLength } from '@yellow-cell/core';
+import { type LimitName, limitTable } from '@yellow-cell/core';
 import { CircleAlert, CircleHelp, Info, TriangleAlert } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
-import { lengthsIn, useUnits } from '../app/units.ts';
+import { useSay } from '../app/units.ts';
 import { LengthField } from '../parts/LengthField.tsx';
 import type { DraftDesk } from './useDraft.ts';
 
@@ -20,7 +20,7 @@ interface CheckListProps {
 
 /** What the design is held to, worst first: each points at its place, and where core has tried one, offers its fix. */
 export function CheckList({ desk, checks, checking, onChoose, onPoint }: CheckListProps) {
-  const units = useUnits();
+  const say = useSay();
   const [all, setAll] = useState(false);
   const open = checks.filter(({ holds, overruled }) => !holds && overruled === null);
   const stand = checks.filter(({ holds, overruled }) => !holds && overruled !== null);
@@ -59,7 +59,7 @@ export function CheckList({ desk, checks, checking, onChoose, onPoint }: CheckLi
                   onPointerEnter={() => onPoint(check.places)}
                   onPointerLeave={() => onPoint([])}
                 >
-                  {lengthsIn(check.sentence, units)} <Source check={check} />
+                  {say(check.sentence)} <Source check={check} />
                 </li>
               ))}
             </ul>
@@ -79,7 +79,7 @@ function Check({
   onPoint,
 }: Omit<CheckListProps, 'checks'> & { check: CheckResult }) {
   const { severity, sentence, fix, key, overruled, places } = check;
-  const units = useUnits();
+  const say = useSay();
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
   const Sign = SIGN[severity];
@@ -112,7 +112,7 @@ function Check({
           className="text-left hover:underline"
           onClick={() => onChoose(places[0]?.split('.')[0])}
         >
-          <strong>{WORD[severity]}.</strong> {lengthsIn(sentence, units)}
+          <strong>{WORD[severity]}.</strong> {say(sentence)}
         </button>{' '}
         <Source check={check} />
         {overruled !== null && (
@@ -142,7 +142,7 @@ function Check({
                 disabled={checking}
                 onClick={() => desk.edit(() => fix.design)}
               >
-                {lengthsIn(fix.label, units)}
+                {say(fix.label)}
               </button>
             )}
             {!asking && (
@@ -174,10 +174,9 @@ function Check({
 
 /** The figure with its limit and where the limit comes from, for who wants to know. */
 function Source({ check: { figure, limit, unit } }: { check: CheckResult }) {
-  const units = useUnits();
+  const say = useSay();
   if (figure === null || limit === null) return null;
-  const shown = (value: number) =>
-    unit === 'mm' ? showLength(value, units) : `${Math.round(value * 10) / 10} ${unit}`;
+  const shown = (value: number) => say(`${Math.round(value * 10) / 10} ${unit}`);
   return (
     <span className="text-sm text-soft">
       {shown(figure)}, limit {shown(limit.value)} ({limit.source}).

@@ -4,13 +4,16 @@ import { boxFromAbove, boxInSection, deriveBox, designChanges } from '@yellow-ce
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { designQuery, designsQuery } from '../app/queries.ts';
+import { useSay } from '../app/units.ts';
 import { BoxShapes } from '../drawing/BoxShapes.tsx';
 import { lying, upright } from '../drawing/place.ts';
+import { Said } from '../parts/Said.tsx';
 import { benchWorker } from './benchWorker.ts';
 import { SideBySide } from './SideBySide.tsx';
 
 /** Two designs, or two versions of one, side by side, with what differs named and marked. */
 export function CompareScreen() {
+  const say = useSay();
   const { design: id = '' } = useParams();
   const [params, setParams] = useSearchParams();
   const { data: mine } = useSuspenseQuery(designQuery(id));
@@ -78,7 +81,7 @@ export function CompareScreen() {
         ) : (
           <ul className="list-disc pl-5">
             {changes.map((sentence) => (
-              <li key={sentence}>{sentence}</li>
+              <li key={sentence}>{say(sentence)}</li>
             ))}
           </ul>
         )}
@@ -128,6 +131,7 @@ interface ColumnProps {
 }
 
 function Column({ title, design, number, content, differing, onVersion, children }: ColumnProps) {
+  const say = useSay();
   const model = useMemo(() => deriveBox(content), [content]);
   const { data: checks = [] } = useQuery({
     queryKey: ['checks', design.id, number],
@@ -160,7 +164,7 @@ function Column({ title, design, number, content, differing, onVersion, children
             <dt>{name}</dt>
             <dd className="text-soft">
               {measures.frames} frames · slack {fits.map(({ slack_mm }) => slack_mm.toFixed(1)).join(', ')} mm
-              · {measures.litres.toFixed(1)} L
+              · <Said>{measures.litres.toFixed(1)} l</Said>
             </dd>
           </div>
         ))}
@@ -173,7 +177,7 @@ function Column({ title, design, number, content, differing, onVersion, children
       <ul className="text-sm">
         {open.slice(0, 6).map(({ key, sentence }) => (
           <li key={key} className="border-b border-hairline py-0.5">
-            {sentence}
+            {say(sentence)}
           </li>
         ))}
       </ul>

@@ -1,5 +1,6 @@
 import { type BeeState, compassPoint, heatOf, type Paint } from '@yellow-cell/core';
 import { Link } from 'react-router';
+import { useSay } from '../app/units.ts';
 import { SelectField } from '../parts/Field.tsx';
 import { Slider } from '../parts/Slider.tsx';
 import type { PhysicsDesk } from './usePhysics.ts';
@@ -18,13 +19,14 @@ const PAINTS: readonly (readonly [Paint, string])[] = [
 /** Air, bees, sun and place that the box is worked out for. */
 export function ConditionFields({ desk, kind }: { desk: PhysicsDesk; kind: 'air' | 'warmth' }) {
   const { weather, set, figures } = desk;
+  const say = useSay();
   const { constants } = figures;
   return (
     <fieldset className="mt-2 rounded-lg border border-hairline px-3 pt-1 pb-2">
       <legend className="px-1 text-sm text-soft">The season on the ribbon, or as you set it</legend>
       <Slider
         label="Outside"
-        words={`${weather.outside_C} °C`}
+        words={say(`${weather.outside_C} °C`)}
         least={-25}
         most={42}
         value={weather.outside_C}
@@ -45,8 +47,8 @@ export function ConditionFields({ desk, kind }: { desk: PhysicsDesk; kind: 'air'
       <Check
         label={
           kind === 'air'
-            ? `Brood: starts at ${constants.broodNest_C} °C`
-            : `Brood: held at ${constants.broodNest_C} °C, else ${constants.broodless_C} °C`
+            ? say(`Brood: starts at ${constants.broodNest_C} °C`)
+            : say(`Brood: held at ${constants.broodNest_C} °C, else ${constants.broodless_C} °C`)
         }
         on={weather.brood}
         onChange={(brood) => set({ brood })}

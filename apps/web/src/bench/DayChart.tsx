@@ -3,7 +3,8 @@ import { dayInBox } from '@yellow-cell/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useMemo } from 'react';
-import { Ticks } from './Ticks.tsx';
+import { useSay } from '../app/units.ts';
+import { bare, Ticks } from './Ticks.tsx';
 import type { PhysicsDesk } from './usePhysics.ts';
 
 const SIZE = { width: 320, height: 150, left: 28, right: 8, top: 10, bottom: 22 };
@@ -34,12 +35,18 @@ export function DayChart({ design, desk }: { design: DesignContent; desk: Physic
     .y((celsius) => y(celsius));
   const names = desk.physics.compartments.map(({ name }) => name);
   const peak = Math.max(...hours.flatMap(({ inside_C }) => inside_C));
+  const say = useSay();
   const words = `Warmest ${peak.toFixed(1)} °C inside, from ${Math.min(...hours.map((hour) => hour.outside_C)).toFixed(0)} to ${Math.max(...hours.map((hour) => hour.outside_C)).toFixed(0)} °C outside.`;
   return (
     <section aria-label="A day">
       <h3 className="eyebrow">A clear day {sunHour === undefined ? 'in the shade' : 'in the sun'}</h3>
-      <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={words} className="w-full">
-        <Ticks y={y} from={SIZE.left} to={SIZE.width - SIZE.right} />
+      <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={say(words)} className="w-full">
+        <Ticks
+          y={y}
+          from={SIZE.left}
+          to={SIZE.width - SIZE.right}
+          show={(celsius) => bare(say(`${celsius} °C`))}
+        />
         {[0, 6, 12, 18].map((hour) => (
           <text
             key={hour}
@@ -69,7 +76,7 @@ export function DayChart({ design, desk }: { design: DesignContent; desk: Physic
           />
         ))}
       </svg>
-      <p className={`text-sm ${peak > TOO_WARM_C ? 'font-semibold text-danger' : ''}`}>{words}</p>
+      <p className={`text-sm ${peak > TOO_WARM_C ? 'font-semibold text-danger' : ''}`}>{say(words)}</p>
       <p className="flex flex-wrap gap-x-3 text-xs text-soft">
         {['outside', ...names].map((name, index) => (
           <span key={name} className="flex items-center gap-1">

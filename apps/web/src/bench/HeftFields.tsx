@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
+import { Said } from '../parts/Said.tsx';
 
 export interface Heft {
   month: number;
@@ -36,7 +37,7 @@ export function HeftFields({
       <ul className="text-sm">
         {hefts.map((heft) => (
           <li key={heft.month} className="flex items-center gap-2">
-            after {heft.month} months {heft.stores_kg} kg
+            after {heft.month} months <Said>{heft.stores_kg} kg</Said>
             <button
               type="button"
               className="p-1"

@@ -1,4 +1,5 @@
 import type { BoxModel } from '@yellow-cell/core';
+import { Said } from '../parts/Said.tsx';
 
 /** What each compartment holds when it is full: comb, cells, bees and stores, by the area of its combs. */
 export function MeasureTable({ model }: { model: BoxModel }) {
@@ -11,7 +12,7 @@ export function MeasureTable({ model }: { model: BoxModel }) {
         <thead className="text-soft">
           <tr>
             <th className="text-left font-normal">compartment</th>
-            <th className="text-right font-normal">litres</th>
+            <th className="text-right font-normal">room</th>
             <th className="text-right font-normal">cells</th>
             <th className="text-right font-normal">bees</th>
             <th className="text-right font-normal">stores</th>
@@ -21,10 +22,14 @@ export function MeasureTable({ model }: { model: BoxModel }) {
           {compartments.map(({ name, spaces, measures }) => (
             <tr key={spaces.join()} className="border-t border-hairline">
               <td className="py-0.5">{name}</td>
-              <td className="text-right">{measures.litres.toFixed(1)}</td>
+              <td className="text-right">
+                <Said>{measures.litres.toFixed(1)} l</Said>
+              </td>
               <td className="text-right">{thousands(measures.cells)}</td>
               <td className="text-right">{thousands(measures.bees)}</td>
-              <td className="text-right">{measures.stores_kg.toFixed(1)} kg</td>
+              <td className="text-right">
+                <Said>{measures.stores_kg.toFixed(1)} kg</Said>
+              </td>
             </tr>
           ))}
         </tbody>

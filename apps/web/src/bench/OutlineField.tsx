@@ -3,12 +3,13 @@ import { showLength, withSizes } from '@yellow-cell/core';
 import type { Outline } from '@yellow-cell/files/outline';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
-import { useUnits } from '../app/units.ts';
+import { useSay, useUnits } from '../app/units.ts';
 import { readDrawing } from './readDrawing.ts';
 import type { DraftDesk } from './useDraft.ts';
 
 /** Inside width and length of an odd body, taken from an outline in a DXF or SVG drawing of it. */
 export function OutlineField({ desk, body }: { desk: DraftDesk; body: Body }) {
+  const say = useSay();
   const units = useUnits();
   const [outlines, setOutlines] = useState<readonly Outline[]>([]);
   const [said, setSaid] = useState<readonly string[]>([]);
@@ -46,7 +47,7 @@ export function OutlineField({ desk, body }: { desk: DraftDesk; body: Body }) {
       )}
       {said.map((sentence) => (
         <p key={sentence} className="text-sm">
-          {sentence}
+          {say(sentence)}
         </p>
       ))}
       <ul>

@@ -8,6 +8,7 @@ import {
 } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
 import { Notice } from '../parts/Notice.tsx';
+import { Said } from '../parts/Said.tsx';
 import { ConditionFields } from './ConditionFields.tsx';
 import { DayChart } from './DayChart.tsx';
 import { showC } from './heat.ts';
@@ -40,7 +41,9 @@ export function PhysicsSlip({ kind, design, desk }: PhysicsSlipProps) {
           <li key={each.spaces.join()} className="border-b border-hairline py-2">
             <strong>{each.name}</strong>{' '}
             <span className="text-sm text-soft">
-              {each.bees_kg.toFixed(2)} kg of bees, {showC(each.inside_C)} inside
+              <Said>
+                {each.bees_kg.toFixed(2)} kg of bees, {showC(each.inside_C)} inside
+              </Said>
             </span>
             {kind === 'air' ? (
               <AirLines each={each} outside_C={weather.outside_C} constants={constants} />
@@ -87,17 +90,19 @@ function AirLines({ each, outside_C, constants }: LinesProps & { outside_C: numb
           : `${(air.flow_m3s * 1_000).toFixed(2)} L/s through ${air.openings.length} opening${air.openings.length > 1 ? 's' : ''}.`}
       </p>
       <p className={shut.inside_C > constants.fanning_C ? 'font-semibold text-danger' : ''}>
-        Shut now, its flight entrances closed: {showC(shut.inside_C)}
-        {shut.minutesTo
-          .map(({ limit_C, minutes }) =>
-            minutes === null
-              ? ''
-              : `; ${limit_C} °C ${minutes === 0 ? 'at once' : `after ${inHours(minutes)}`}`,
-          )
-          .join('')}
-        {shut.minutesTo.every(({ minutes }) => minutes === null)
-          ? `, never over ${constants.fanning_C} °C.`
-          : '.'}
+        <Said>
+          Shut now, its flight entrances closed: {showC(shut.inside_C)}
+          {shut.minutesTo
+            .map(({ limit_C, minutes }) =>
+              minutes === null
+                ? ''
+                : `; ${limit_C} °C ${minutes === 0 ? 'at once' : `after ${inHours(minutes)}`}`,
+            )
+            .join('')}
+          {shut.minutesTo.every(({ minutes }) => minutes === null)
+            ? `, never over ${constants.fanning_C} °C.`
+            : '.'}
+        </Said>
       </p>
       <Formula>
         (UA + {constants.airHeat_Jm3K} · Q) · ΔT = bees · W/kg + sun, with UA {each.ua_WK.toFixed(2)} W/K, ΔT{' '}
@@ -132,7 +137,9 @@ function WarmthLines({ each, constants }: LinesProps) {
       <p>
         {ua_WK.toFixed(2)} W/K alone
         {sharedUa_WK < ua_WK - 0.005 ? `, ${sharedUa_WK.toFixed(2)} beside warm neighbours` : ''};{' '}
-        {watts.toFixed(1)} W to hold, {kgOfHeat(watts, 30, constants).toFixed(1)} kg of stores a month.
+        <Said>
+          {watts.toFixed(1)} W to hold, {kgOfHeat(watts, 30, constants).toFixed(1)} kg of stores a month.
+        </Said>
       </p>
       <div
         className="my-1 flex h-5 overflow-hidden rounded border border-hairline"
@@ -156,7 +163,7 @@ function WarmthLines({ each, constants }: LinesProps) {
       <p className={water.verdict === 'drips' ? 'font-semibold text-danger' : ''}>
         {WATER[water.verdict]}{' '}
         {water.condensate_gDay > 0.5 ? `${Math.round(water.condensate_gDay)} g a day, ` : ''}dew point{' '}
-        {showC(water.dewPoint_C)}.
+        <Said>{showC(water.dewPoint_C)}.</Said>
       </p>
       <Formula>
         U = 1 ÷ (Rsi + Σ d/λ + Rse) for each face, a network of all spaces solved together; water: ρ inside =
@@ -202,7 +209,7 @@ function Compare({ kind, design, desk }: PhysicsSlipProps) {
           <tr>
             <th className="text-left font-normal">change</th>
             <th className="text-right font-normal">
-              {kind === 'air' ? `to ${desk.figures.constants.danger_C} °C, shut` : 'to hold'}
+              <Said>{kind === 'air' ? `to ${desk.figures.constants.danger_C} °C, shut` : 'to hold'}</Said>
             </th>
             <th className="text-right font-normal">water a day</th>
           </tr>

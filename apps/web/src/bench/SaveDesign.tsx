@@ -7,6 +7,7 @@ import { newId } from '../app/ids.ts';
 import { keep } from '../app/kept.ts';
 import { designQuery, queries } from '../app/queries.ts';
 import { saveFile } from '../app/saveFile.ts';
+import { useSay } from '../app/units.ts';
 import { TextField } from '../parts/Field.tsx';
 import { Notice } from '../parts/Notice.tsx';
 import { useToast } from '../parts/Toast.tsx';
@@ -22,6 +23,7 @@ export function SaveDesign({
   saved: Design | undefined;
   possible: boolean;
 }) {
+  const say = useSay();
   const [note, setNote] = useState('');
   const [error, setError] = useState<ApiError>();
   const [ids] = useState(() => ({ design: newId(), version: newId() }));
@@ -72,7 +74,7 @@ export function SaveDesign({
         <Notice kind="danger">
           <p role="alert">{error.message}</p>
           {error.details?.changed?.map((sentence) => (
-            <p key={sentence}>{sentence}</p>
+            <p key={sentence}>{say(sentence)}</p>
           ))}
           {error.passing && <p>Your drawing is kept on this device.</p>}
           {error.status === 409 && (
@@ -178,6 +180,7 @@ function Conflict({
 }
 
 function Versions({ saved }: { saved: Design }) {
+  const say = useSay();
   return (
     <>
       <h2 className="eyebrow">Versions</h2>
@@ -188,7 +191,7 @@ function Versions({ saved }: { saved: Design }) {
               {number}. {note || 'No note'}
             </span>
             <span className="shrink-0 text-sm text-soft">
-              {showDay(savedAt.slice(0, 10))}, {savedBy}
+              {say(showDay(savedAt.slice(0, 10)))}, {savedBy}
             </span>
           </li>
         ))}

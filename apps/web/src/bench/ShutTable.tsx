@@ -1,6 +1,7 @@
 import type { DesignContent } from '@yellow-cell/contract';
 import { shutFor } from '@yellow-cell/core';
 import { useMemo } from 'react';
+import { Said } from '../parts/Said.tsx';
 import { showC } from './heat.ts';
 import { inHours } from './inHours.ts';
 import type { PhysicsDesk } from './usePhysics.ts';
@@ -22,8 +23,12 @@ export function ShutTable({
         <thead className="text-soft">
           <tr>
             <th className="text-left font-normal">for, and how long until</th>
-            <th className="pl-2 text-right font-normal whitespace-nowrap">{fanning_C} °C</th>
-            <th className="pl-2 text-right font-normal whitespace-nowrap">{danger_C} °C</th>
+            <th className="pl-2 text-right font-normal whitespace-nowrap">
+              <Said>{fanning_C} °C</Said>
+            </th>
+            <th className="pl-2 text-right font-normal whitespace-nowrap">
+              <Said>{danger_C} °C</Said>
+            </th>
             <th className="pl-2 text-right font-normal whitespace-nowrap">at last</th>
           </tr>
         </thead>

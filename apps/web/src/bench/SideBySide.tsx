@@ -10,6 +10,7 @@ import {
 } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { SelectField } from '../parts/Field.tsx';
+import { Said } from '../parts/Said.tsx';
 import { inHours } from './inHours.ts';
 import { seasonMean } from './usePhysics.ts';
 import { useYardFigures } from './useYardFigures.ts';
@@ -60,7 +61,7 @@ export function SideBySide({ left, right, params, set }: SideBySideProps) {
                 <th className="py-1 pr-3 text-left font-normal">{name}</th>
                 {[left, right].map((value, index) => (
                   <td key={index === 0 ? 'this' : 'with'} className="py-1 pr-4">
-                    {show(value)}
+                    <Said>{show(value)}</Said>
                     <span
                       className="mt-0.5 block h-2 rounded bg-[var(--comb-line)]"
                       style={{ width: `${Math.min(1, value / most) * 100}%` }}
@@ -85,9 +86,11 @@ export function SideBySide({ left, right, params, set }: SideBySideProps) {
         </tbody>
       </table>
       <p className="text-sm text-soft">
-        At the month’s mean in the built-in valley; bees held at {constants.broodNest_C} °C with brood (over 8
-        °C outside), at {constants.broodless_C} °C without; shut in alarmed at the warmest hour, 8 K over the
-        mean.
+        <Said>
+          At the month’s mean in the built-in valley; bees held at {constants.broodNest_C} °C with brood (over
+          8 °C outside), at {constants.broodless_C} °C without; shut in alarmed at the warmest hour, 8 K over
+          the mean.
+        </Said>
       </p>
     </section>
   );

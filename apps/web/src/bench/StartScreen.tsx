@@ -16,7 +16,7 @@ import { type FormEvent, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { ApiError, sendText } from '../app/api.ts';
 import { keep, readKept } from '../app/kept.ts';
-import { useUnits } from '../app/units.ts';
+import { useSay, useUnits } from '../app/units.ts';
 import { BoxThumb } from '../drawing/BoxThumb.tsx';
 import { SelectField } from '../parts/Field.tsx';
 import { LengthField } from '../parts/LengthField.tsx';
@@ -201,6 +201,7 @@ function bestLayout(
 
 /** A design file of this program; taken whole, or refused with what is wrong and where. */
 function FromFile({ start }: { start: (draft: Draft) => void }) {
+  const say = useSay();
   const [problems, setProblems] = useState<readonly { path: string; sentence: string }[]>([]);
   const read = async (file: File | undefined) => {
     if (!file) return;
@@ -241,7 +242,7 @@ function FromFile({ start }: { start: (draft: Draft) => void }) {
           {problems.slice(0, 12).map(({ path, sentence }) => (
             <Notice key={path + sentence} kind="danger">
               {path && <code className="text-sm">{path}: </code>}
-              {sentence}
+              {say(sentence)}
             </Notice>
           ))}
           {problems.length > 12 && <p className="text-soft">and {problems.length - 12} more.</p>}

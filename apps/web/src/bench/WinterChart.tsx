@@ -9,10 +9,12 @@ import {
 import { scaleLinear, scalePoint } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useId, useMemo, useState } from 'react';
+import { useSay } from '../app/units.ts';
+import { Said } from '../parts/Said.tsx';
 import { ClimateField } from './ClimateField.tsx';
 import { type Heft, HeftFields } from './HeftFields.tsx';
 import { ScaleField } from './ScaleField.tsx';
-import { Ticks } from './Ticks.tsx';
+import { bare, Ticks } from './Ticks.tsx';
 import type { YardFigures } from './useYardFigures.ts';
 
 const SIZE = { width: 320, height: 170, left: 30, right: 16, top: 10, bottom: 24 };
@@ -23,6 +25,7 @@ const START = 'Start';
 
 /** Stores over a winter of the yard's climate, as the band that the assumptions leave, for one compartment. */
 export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures: YardFigures }) {
+  const say = useSay();
   const { constants, climate, setClimate, months: seasons } = figures;
   const [chosen, setChosen] = useState(0);
   const [stores_kg, setStores] = useState(10);
@@ -64,7 +67,7 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
     .x(({ name }) => x(name) ?? 0)
     .y(({ middle_kg }) => y(middle_kg));
   const last = forecast.months.at(-1);
-  const words = `In spring ${last?.middle_kg.toFixed(1)} kg left, likely ${last?.low_kg.toFixed(1)} to ${last?.high_kg.toFixed(1)}; ${Math.round(forecast.starved * 100)} % of winters starve it. In the coldest month it works ${EFFORT[effortWords(forecast.effort_Wkg, constants)]}, ${forecast.effort_Wkg.toFixed(1)} W/kg.`;
+  const words = `In spring ${last?.middle_kg.toFixed(1)} kg left, likely ${last?.low_kg.toFixed(1)} to ${last?.high_kg.toFixed(1)} kg; ${Math.round(forecast.starved * 100)} % of winters starve it. In the coldest month it works ${EFFORT[effortWords(forecast.effort_Wkg, constants)]}, ${forecast.effort_Wkg.toFixed(1)} W/kg.`;
   return (
     <section aria-label="A winter">
       <h3 className="eyebrow">A winter {climate ? 'in your climate' : 'in the built-in valley'}</h3>
@@ -84,7 +87,10 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
           </select>
         )}
         <label htmlFor={id} className="text-soft">
-          with stores of <strong className="text-ink">{stores_kg} kg</strong>
+          with stores of{' '}
+          <strong className="text-ink">
+            <Said>{stores_kg} kg</Said>
+          </strong>
         </label>
         <input
           id={id}
@@ -96,8 +102,13 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
           onChange={({ target }) => setStores(Number(target.value))}
         />
       </div>
-      <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} role="img" aria-label={words} className="mt-1 w-full">
-        <Ticks y={y} from={SIZE.left} to={SIZE.width - SIZE.right} />
+      <svg
+        viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
+        role="img"
+        aria-label={say(words)}
+        className="mt-1 w-full"
+      >
+        <Ticks y={y} from={SIZE.left} to={SIZE.width - SIZE.right} show={(kg) => bare(say(`${kg} kg`))} />
         <path d={band(months) ?? ''} fill="var(--comb)" opacity={0.6} />
         <path d={middle(months) ?? ''} fill="none" stroke="var(--ink)" strokeWidth={2} />
         {months.map(({ name }) => (
@@ -114,7 +125,7 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
         ))}
       </svg>
       <p className={`text-sm ${forecast.starved > 0.2 ? 'font-semibold text-danger' : ''}`}>
-        {words} That is {seamsOfBees(bees_kg, PITCH_MM, constants.litresPerKg).toFixed(1)} seams of bees.
+        {say(words)} That is {seamsOfBees(bees_kg, PITCH_MM, constants.litresPerKg).toFixed(1)} seams of bees.
       </p>
       <HeftFields hefts={hefts} onChange={setHefts} most={seasons.length} />
       <ScaleField plan={plan} constants={constants} onChange={setScale} />

@@ -10,6 +10,7 @@ import { FileDown } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { ApiError, sendJson } from '../app/api.ts';
 import { saveFile } from '../app/saveFile.ts';
+import { useMeasures } from '../app/units.ts';
 import { SelectField } from '../parts/Field.tsx';
 
 interface FilesViewProps {
@@ -36,6 +37,7 @@ const FILES: readonly (readonly [ExportFormat, string, string])[] = [
 
 /** Everything that leaves the bench for the shed, each in an open format. */
 export function FilesView({ design, name, joint, boxes, workshop }: FilesViewProps) {
+  const measures = useMeasures();
   const [paper, setPaper] = useState<'A4' | 'Letter'>('A4');
   const [busy, setBusy] = useState<ExportFormat>();
   const [problem, setProblem] = useState('');
@@ -44,7 +46,7 @@ export function FilesView({ design, name, joint, boxes, workshop }: FilesViewPro
     setBusy(format);
     making.current = new AbortController();
     setProblem('');
-    const question: ExportQuestion = { design, name, format, joint, boxes, paper, workshop };
+    const question: ExportQuestion = { design, name, format, joint, boxes, paper, workshop, measures };
     try {
       const answer = await sendJson<ExportAnswer>('POST', '/compute/export', question, making.current.signal);
       saveFile(answer);

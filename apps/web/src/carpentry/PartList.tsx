@@ -3,6 +3,7 @@ import { showLength } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useUnits } from '../app/units.ts';
 import { Notice } from '../parts/Notice.tsx';
+import { Said } from '../parts/Said.tsx';
 import { MATERIALS } from './materials.ts';
 import { PartDrawing } from './PartDrawing.tsx';
 
@@ -82,7 +83,7 @@ function ChosenPart({ part }: { part: BuildPart }) {
       </h2>
       <p className="text-sm text-soft">
         Seen from its inner face{part.grain === 'none' ? '' : `, grain along its ${part.grain}`};{' '}
-        {part.weight_kg.toFixed(2)} kg.
+        <Said>{part.weight_kg.toFixed(2)} kg.</Said>
       </p>
       <PartDrawing part={part} height={300} />
       {part.machining.length > 0 && (

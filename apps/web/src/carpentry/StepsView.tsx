@@ -15,6 +15,7 @@ import { getJson } from '../app/api.ts';
 import { newId } from '../app/ids.ts';
 import { useAsOf } from '../app/now.ts';
 import { queries, yardsQuery } from '../app/queries.ts';
+import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { PartDrawing } from './PartDrawing.tsx';
 
@@ -173,6 +174,7 @@ interface StepProps {
 }
 
 function Step({ step, number, steps, parts, box }: StepProps) {
+  const say = useSay();
   const { on } = useAsOf();
   const log = useLog();
   const doneOn = box?.buildSteps?.[step.key];
@@ -201,8 +203,8 @@ function Step({ step, number, steps, parts, box }: StepProps) {
         <h2 className="min-w-0 flex-1 text-lg">
           {number}. {step.title}
         </h2>
-        {doneOn && <span className="text-soft">{showDay(doneOn)}</span>}
-        {early && notBefore && <strong className="text-danger">not before {showDay(notBefore)}</strong>}
+        {doneOn && <span className="text-soft">{say(showDay(doneOn))}</span>}
+        {early && notBefore && <strong className="text-danger">not before {say(showDay(notBefore))}</strong>}
       </div>
       <p>{step.text}</p>
       {step.caution && (

@@ -2,7 +2,9 @@ import type { DesignContent, PartsAnswer, Workshop } from '@yellow-cell/contract
 import { bedProblem, type Constants, deriveBox, printerFor, printPlan, sheetGroups } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
+import { useSay } from '../app/units.ts';
 import { Notice } from '../parts/Notice.tsx';
+import { Said } from '../parts/Said.tsx';
 
 interface WeightViewProps {
   design: DesignContent;
@@ -13,6 +15,7 @@ interface WeightViewProps {
 
 /** What a box weighs, and what it costs, per box and per compartment; printed parts with their time and plastic. */
 export function WeightView({ design, answer, workshop, constants }: WeightViewProps) {
+  const say = useSay();
   const { weights } = answer;
   const compartments = deriveBox(design).compartments.filter(({ frames }) => frames.length > 0).length;
   const costs = useMemo(() => costsOf(answer, workshop), [answer, workshop]);
@@ -32,14 +35,16 @@ export function WeightView({ design, answer, workshop, constants }: WeightViewPr
           ).map(([name, kg]) => (
             <div key={name} className="row-line">
               <dt>{name}</dt>
-              <dd className="font-semibold">{kg.toFixed(1)} kg</dd>
+              <dd className="font-semibold">
+                <Said>{kg.toFixed(1)} kg</Said>
+              </dd>
             </div>
           ))}
         </dl>
         {weights.heaviestLift_kg > constants.liftAlone_kg ? (
-          <Notice kind="danger">{weights.sentence}</Notice>
+          <Notice kind="danger">{say(weights.sentence)}</Notice>
         ) : (
-          <p className="mt-1">{weights.sentence}</p>
+          <p className="mt-1">{say(weights.sentence)}</p>
         )}
         <p className="text-xs text-soft">
           Parts by their volume and density; honey {constants.honey_gcm2} g to the cm² of comb side; in the
@@ -115,6 +120,7 @@ function costsOf(answer: PartsAnswer, workshop: Workshop) {
 }
 
 function Printing({ design, workshop, constants }: Omit<WeightViewProps, 'answer'>) {
+  const say = useSay();
   const printer = printerFor(design, workshop.printer);
   const pieces = useMemo(() => printPlan(design, printer, constants), [design, printer, constants]);
   const problem = bedProblem(pieces);
@@ -129,7 +135,7 @@ function Printing({ design, workshop, constants }: Omit<WeightViewProps, 'answer
       <ul>
         {pieces.map(({ of, sentence, hours: each, grams: weight, connectors }) => (
           <li key={of} className="border-b border-hairline py-1">
-            {sentence}{' '}
+            {say(sentence)}{' '}
             <span className="text-soft">
               {each.toFixed(0)} h, {weight.toFixed(0)} g{connectors > 0 ? `, ${connectors} connectors` : ''}.
             </span>
@@ -137,7 +143,7 @@ function Printing({ design, workshop, constants }: Omit<WeightViewProps, 'answer
         ))}
       </ul>
       <p className="mt-1">
-        In all {hours.toFixed(0)} hours and {(grams / 1_000).toFixed(1)} kg of plastic
+        In all {hours.toFixed(0)} hours and <Said>{(grams / 1_000).toFixed(1)} kg</Said> of plastic
         {workshop.plastic === null
           ? ''
           : `, ${workshop.currency} ${((grams / 1_000) * workshop.plastic).toFixed(2)}`}

@@ -1,10 +1,12 @@
 import { type Equalising, equalisings } from '@yellow-cell/core';
+import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import type { YardView } from '../yard/useYard.ts';
 import { movesBetween, type Place } from './moves.ts';
 
 /** What could be equalised in this yard: frame and target, never the frame that the queen is on. */
 export function Equalise({ view }: { view: YardView }) {
+  const say = useSay();
   const log = useLog();
   const found = equalisings(
     view.state,
@@ -33,7 +35,7 @@ export function Equalise({ view }: { view: YardView }) {
           return (
             <li key={from.slot.slot + from.box.id} className="row-line items-center">
               <span>
-                <strong>{title}.</strong> {reason}{' '}
+                <strong>{title}.</strong> {say(reason)}{' '}
                 {findQueenFirst && 'Where the queen is was not recorded: find her before the frame leaves.'}
               </span>
               <button

@@ -1,11 +1,13 @@
 import type { Frame, FramePlace } from '@yellow-cell/contract';
 import { purposeWords, showDay } from '@yellow-cell/core';
+import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import type { BoxView, YardView } from '../yard/useYard.ts';
 import { putBack } from './moves.ts';
 
 /** Frames of a box that are out of it, each with the place it goes back to. */
 export function Outside({ view, boxView }: { view: YardView; boxView: BoxView }) {
+  const say = useSay();
   const log = useLog();
   const out = [...view.state.frames.values()].flatMap((frame) =>
     frame.out?.from.box === boxView.box.id ? [{ frame, out: frame.out }] : [],
@@ -22,9 +24,9 @@ export function Outside({ view, boxView }: { view: YardView; boxView: BoxView })
         {out.map(({ frame, out: { from, on, purpose, backBy, where } }) => (
           <li key={frame.id} className="row-line items-center">
             <span>
-              {numberOf(boxView, from.slot)}, {purposeWords[purpose]} since {showDay(on, view.on)}
+              {numberOf(boxView, from.slot)}, {purposeWords[purpose]} since {say(showDay(on, view.on))}
               {where ? `, at “${where}”` : ''}
-              {backBy ? `; back by ${showDay(backBy, view.on)}` : ''}
+              {backBy ? `; back by ${say(showDay(backBy, view.on))}` : ''}
             </span>
             <button type="button" className="button min-h-11" onClick={() => void back(frame, from)}>
               Put back

@@ -2,6 +2,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type FrameAdvice, type FrameSlot, frameAdvice, inwardSides, showDay } from '@yellow-cell/core';
 import { GripVertical } from 'lucide-react';
 import { useState } from 'react';
+import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { QueenMark } from '../yard/QueenMark.tsx';
@@ -23,12 +24,13 @@ interface RoomProps {
 
 /** One compartment as strips, a strip for each place. */
 export function Room({ view, boxView, compartment, slots, advise }: RoomProps) {
+  const say = useSay();
   const inward = inwardSides(slots.map(({ frame }) => frame?.audit));
   return (
     <div className="mb-4">
       <h3 className="flex items-center gap-2 border-b-2 border-[var(--wood-line)] py-1">
         <StatusIcon status={compartment.status} /> <strong>{compartment.name}</strong>
-        <span className="text-soft">{statusLine(compartment)}</span>
+        <span className="text-soft">{say(statusLine(compartment))}</span>
       </h3>
       <ol>
         {slots.map((slot, index) => (
@@ -59,6 +61,7 @@ function Strip({
   slot,
   advice,
 }: Omit<RoomProps, 'slots' | 'advise'> & { slot: FrameSlot; advice: FrameAdvice | undefined }) {
+  const say = useSay();
   const log = useLog();
   const [open, setOpen] = useState<'audit' | 'out'>();
   const id = `${boxView.box.id} ${slot.slot}`;
@@ -127,13 +130,13 @@ function Strip({
         {slot.queen && (
           <span
             className="flex items-center gap-1 text-sm"
-            title={`Queen seen here ${showDay(slot.queen.on)}`}
+            title={`Queen seen here ${say(showDay(slot.queen.on))}`}
           >
             <QueenMark queen={slot.queen.queen} />
           </span>
         )}
         <span className="hidden w-16 shrink-0 text-right text-sm text-soft sm:inline">
-          {audit ? showDay(audit.on, view.on) : ''}
+          {audit ? say(showDay(audit.on, view.on)) : ''}
         </span>
         {isFrame && compartment.colony && (
           <span className="flex shrink-0 gap-1">
@@ -170,7 +173,7 @@ function Strip({
       </div>
       {advice && (
         <p className="pb-1 pl-14">
-          <strong>{verdictWords[advice.verdict]}:</strong> {advice.reason}
+          <strong>{verdictWords[advice.verdict]}:</strong> {say(advice.reason)}
         </p>
       )}
       {open === 'audit' && (

@@ -4,6 +4,7 @@ import { clearestDifference, failWords, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { takesQuery } from '../app/queries.ts';
+import { useSay } from '../app/units.ts';
 import { TakeChart } from './TakeChart.tsx';
 
 const BY: readonly (readonly [TakesBy, string])[] = [
@@ -20,6 +21,7 @@ const BY: readonly (readonly [TakesBy, string])[] = [
 
 /** Take rates: what the record says, and how much it can say. */
 export function LedgerScreen() {
+  const say = useSay();
   const { on } = useAsOf();
   const [by, setBy] = useState<TakesBy>('design');
   const { data: report } = useQuery({ ...takesQuery(by, on), placeholderData: keepPreviousData });
@@ -43,8 +45,8 @@ export function LedgerScreen() {
           </div>
         </div>
         <p className="mt-1 max-w-prose text-soft">
-          Cells and virgins given up to {showDay(on)}. The dot is takes ÷ (takes + misses); the bar is where
-          the true rate lies with 90 % probability.
+          Cells and virgins given up to {say(showDay(on))}. The dot is takes ÷ (takes + misses); the bar is
+          where the true rate lies with 90 % probability.
         </p>
         {report && report.groups.length > 0 && <TakeChart groups={report.groups} all={report.all} />}
         {report && report.groups.length === 0 && (

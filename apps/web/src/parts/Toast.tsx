@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import { Said } from './Said.tsx';
 
 export interface ToastMessage {
   text: string;
@@ -42,7 +43,9 @@ export function ToastProvider({ children }: { children: ReactNode }) {
       >
         {message && (
           <div className="pointer-events-auto flex items-center gap-3 rounded-lg bg-ink px-4 py-2 text-paper shadow-lg">
-            <span>{message.text}</span>
+            <span>
+              <Said>{message.text}</Said>
+            </span>
             {undo && (
               <button type="button" className="rounded px-2 py-1 font-bold underline" onClick={undo}>
                 Undo

@@ -1,6 +1,7 @@
 import { type Chip, type QuickContext, showDay } from '@yellow-cell/core';
 import { Calendar, Minus, Plus, X } from 'lucide-react';
 import { useState } from 'react';
+import { useSay } from '../app/units.ts';
 import { type Change, changesOf, inSpan } from './changes.ts';
 
 interface ChipsProps {
@@ -13,11 +14,15 @@ interface ChipsProps {
 
 /** Each piece of a line as what it was understood; one that is pressed can be changed or left out. */
 export function Chips({ line, chips, context, onChange }: ChipsProps) {
+  const say = useSay();
   const [open, setOpen] = useState<number>();
   const dated = chips.some(({ is }) => is === 'day');
   const all: Chip[] = dated
     ? [...chips]
-    : [...chips, { start: 0, end: 0, is: 'day', says: `${showDay(context.today, context.today)}, today` }];
+    : [
+        ...chips,
+        { start: 0, end: 0, is: 'day', says: `${say(showDay(context.today, context.today))}, today` },
+      ];
   const chosen = open === undefined ? undefined : all[open];
   const change = (next: string): void => {
     setOpen(undefined);
@@ -35,7 +40,7 @@ export function Chips({ line, chips, context, onChange }: ChipsProps) {
               onClick={() => setOpen(open === index ? undefined : index)}
             >
               {chip.is === 'day' && <Calendar size={14} aria-hidden />}
-              {chip.says}
+              {say(chip.says)}
             </button>
           </li>
         ))}

@@ -1,5 +1,6 @@
 import type { QuickAnswer as Answer, QuickAct, Warning } from '@yellow-cell/core';
 import { ArrowRight, CircleHelp } from 'lucide-react';
+import { Said } from '../parts/Said.tsx';
 import { Warned } from '../yard/Warned.tsx';
 
 interface QuickAnswerProps {
@@ -16,7 +17,9 @@ export function QuickAnswer({ answer, warnings, onChoose, onKeep, onCancel }: Qu
   if (answer.is === 'entry' && warnings.length > 0)
     return (
       <div className="px-3 py-1">
-        <strong>{answer.words}</strong>
+        <strong>
+          <Said>{answer.words}</Said>
+        </strong>
         <Warned
           warnings={warnings}
           onKeep={async (reason) => onKeep(answer.words, withReason(answer.acts, reason))}
@@ -31,14 +34,14 @@ export function QuickAnswer({ answer, warnings, onChoose, onKeep, onCancel }: Qu
         className="button button-main m-2 min-h-11 w-[calc(100%-1rem)] text-left"
         onClick={() => onKeep(answer.words, answer.acts)}
       >
-        <ArrowRight size={17} aria-hidden /> {answer.words}
+        <ArrowRight size={17} aria-hidden /> <Said>{answer.words}</Said>
         <span className="ml-auto shrink-0 whitespace-nowrap text-sm font-normal">Enter keeps it</span>
       </button>
     );
   return (
     <div className="px-3 py-2">
       <p role="status" className="flex items-start gap-2">
-        <CircleHelp size={17} className="mt-0.5 shrink-0" aria-hidden /> {answer.question}
+        <CircleHelp size={17} className="mt-0.5 shrink-0" aria-hidden /> <Said>{answer.question}</Said>
       </p>
       <div className="mt-1 flex flex-wrap gap-1.5">
         {answer.choices.map((choice) => (

@@ -4,6 +4,7 @@ import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { sessionQuery, yardsQuery, yearQuery } from '../app/queries.ts';
+import { useSay } from '../app/units.ts';
 import { useSize } from '../parts/useSize.ts';
 import { RibbonBand } from './RibbonBand.tsx';
 import { yearScale } from './yearScale.ts';
@@ -13,6 +14,7 @@ const HEIGHT = 64;
 
 /** The year across the screen. Everything below it is as of the date that its handle stands on. */
 export function Ribbon() {
+  const say = useSay();
   const { on, today, isToday, setOn } = useAsOf();
   const { data: session } = useSuspenseQuery(sessionQuery);
   const { data: yards } = useSuspenseQuery(yardsQuery);
@@ -44,7 +46,7 @@ export function Ribbon() {
         <p className="flex flex-wrap gap-x-4 gap-y-0.5 px-5 pb-1.5 text-sm">
           {!isToday && (
             <span>
-              <strong>{on < today ? 'As it was' : 'As planned'}</strong> on {showDay(on)},{' '}
+              <strong>{on < today ? 'As it was' : 'As planned'}</strong> on {say(showDay(on))},{' '}
               {distance(today, on)}.{' '}
               <button type="button" className="font-semibold underline" onClick={() => setOn(today)}>
                 Back to today
@@ -53,9 +55,9 @@ export function Ribbon() {
           )}
           {session.demoClock && (
             <span className="text-soft">
-              Demo clock: today is {showDay(today)}.{' '}
+              Demo clock: today is {say(showDay(today))}.{' '}
               <button type="button" className="underline" onClick={() => setOn(session.realNow.slice(0, 10))}>
-                Show {showDay(session.realNow.slice(0, 10))}, the real date
+                Show {say(showDay(session.realNow.slice(0, 10)))}, the real date
               </button>
             </span>
           )}
@@ -83,6 +85,7 @@ interface HandleProps {
 const FLAG = 104;
 
 function Handle({ x, width, date, isToday, year, dayAt, setOn }: HandleProps) {
+  const say = useSay();
   const dragging = useRef(false);
   const toPointer = (event: PointerEvent<HTMLElement>) => {
     const left = event.currentTarget.parentElement?.getBoundingClientRect().left ?? 0;
@@ -119,12 +122,12 @@ function Handle({ x, width, date, isToday, year, dayAt, setOn }: HandleProps) {
         aria-valuemin={0}
         aria-valuemax={365}
         aria-valuenow={daysBetween(`${year}-01-01`, date)}
-        aria-valuetext={showDay(date)}
+        aria-valuetext={say(showDay(date))}
         onKeyDown={onKey}
         className={`pointer-events-none absolute top-0 rounded-full py-0.5 text-center text-sm font-bold ${isToday ? 'bg-ink text-paper' : 'bg-yellow text-on-yellow'}`}
         style={{ left, width: FLAG }}
       >
-        {weekday(date)} {showDay(date, `${year}-01-01`)}
+        {weekday(date)} {say(showDay(date, `${year}-01-01`))}
       </div>
     </>
   );

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { ApiError } from '../app/api.ts';
 import { sessionQuery } from '../app/queries.ts';
 import { saveSettings } from '../app/saveSettings.ts';
+import { useSay } from '../app/units.ts';
 import { Notice } from '../parts/Notice.tsx';
 import { useToast } from '../parts/Toast.tsx';
 import { FittingPrices } from './FittingPrices.tsx';
@@ -14,6 +15,7 @@ import { StockTable } from './StockTable.tsx';
 
 /** What the shed has and pays: sheets at hand and to buy, prices, the printer, and the register of what lies ready. */
 export function WorkshopScreen() {
+  const say = useSay();
   const { settings } = useSuspenseQuery(sessionQuery).data;
   const workshop = settings.workshop ?? usualWorkshop;
   const [problems, setProblems] = useState<readonly string[]>([]);
@@ -43,7 +45,7 @@ export function WorkshopScreen() {
           <Notice kind="danger">
             {problems.map((sentence) => (
               <p key={sentence} role="alert">
-                {sentence}
+                {say(sentence)}
               </p>
             ))}
           </Notice>

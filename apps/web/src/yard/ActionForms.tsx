@@ -10,6 +10,7 @@ import {
 } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
+import { useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { FeedForm, StripsForm } from './CareForms.tsx';
@@ -61,6 +62,7 @@ const ofColony = ({ boxView: { box }, compartment: { colony, attempt, status } }
 });
 
 function CellForm(props: FormProps) {
+  const say = useSay();
   const { view, boxView, compartment, send, onCancel } = props;
   const rounds = [...view.state.rounds.values()]
     .sort((a, b) => (a.graftedOn > b.graftedOn ? -1 : 1))
@@ -88,7 +90,7 @@ function CellForm(props: FormProps) {
       >
         {rounds.map(({ id, number, donor, graftedOn }) => (
           <option key={id} value={id}>
-            Round {number}, {donor}: ripe {showDay(ripe(graftedOn), view.on)}
+            Round {number}, {donor}: ripe {say(showDay(ripe(graftedOn), view.on))}
           </option>
         ))}
         <option value="">Not one of these</option>

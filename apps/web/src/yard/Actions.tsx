@@ -2,6 +2,7 @@ import type { DueKind, Problem } from '@yellow-cell/contract';
 import { whileOpen } from '@yellow-cell/core';
 import { useState } from 'react';
 import type { Delivery } from '../app/outbox.ts';
+import { useSay } from '../app/units.ts';
 import { type Draft, draft } from '../app/useLog.ts';
 import { ActionForm, type FormKind } from './ActionForms.tsx';
 import type { ActionProps, FormProps } from './Form.tsx';
@@ -25,6 +26,7 @@ export function Actions({
   title,
   brief = false,
 }: ActionProps & { brief?: boolean }) {
+  const say = useSay();
   const [form, setForm] = useState<FormKind>();
   const [more, setMore] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -50,7 +52,7 @@ export function Actions({
     <div className="mt-3">
       {problems.map(({ sentence }) => (
         <p key={sentence} role="alert" className="mb-2 font-medium text-danger">
-          {sentence}
+          {say(sentence)}
         </p>
       ))}
       {asking}
@@ -89,7 +91,7 @@ export function Actions({
                 const offer = kind === 'pattyOut' ? undefined : care[kind];
                 return (
                   <li key={kind} className="row-line items-center">
-                    <span>{sentence}</span>
+                    <span>{say(sentence)}</span>
                     {offer && (
                       <button type="button" className="button min-h-11 shrink-0" onClick={() => press(offer)}>
                         {offer.name}

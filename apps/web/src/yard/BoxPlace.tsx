@@ -1,15 +1,19 @@
 import type { BoxRole } from '@yellow-cell/contract';
-import { readWeight, roleWords, showDay } from '@yellow-cell/core';
+import { celsiusIn, readWeight, roleWords, showDay, showWeight } from '@yellow-cell/core';
 import { useState } from 'react';
+import { useMeasures, useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
+import { Said } from '../parts/Said.tsx';
 import { Form } from './Form.tsx';
 import type { BoxView, YardView } from './useYard.ts';
 
 /** Where a box stands and what it serves as; on the map it is dragged and turned, here it is typed. */
 export function BoxPlace({ view, boxView: { box } }: { view: YardView; boxView: BoxView }) {
+  const say = useSay();
   const log = useLog();
+  const measures = useMeasures();
   const [open, setOpen] = useState<'place' | 'weigh'>();
   const role = box.roles?.at(-1);
   const others = view.boxes.filter((each) => each.box.id !== box.id && each.box.onto !== box.id);
@@ -21,7 +25,7 @@ export function BoxPlace({ view, boxView: { box } }: { view: YardView; boxView: 
         <SelectField
           label="Serves as"
           value={role?.role ?? ''}
-          hint={role ? `since ${showDay(role.since, view.on)}` : undefined}
+          hint={role ? `since ${say(showDay(role.since, view.on))}` : undefined}
           onChange={({ target }) =>
             void log(`${box.label} serves as ${roleWords[target.value as BoxRole]}`, [
               draft('roleSet', { box: box.id, role: target.value as BoxRole }),
@@ -57,7 +61,8 @@ export function BoxPlace({ view, boxView: { box } }: { view: YardView; boxView: 
       </div>
       {weight && (
         <p className="mb-2 text-soft">
-          {weight.felt ? 'Hefted' : 'Weighed'} {showDay(weight.on, view.on)}: {weight.weight_kg} kg
+          {weight.felt ? 'Hefted' : 'Weighed'} {say(showDay(weight.on, view.on))}:{' '}
+          {showWeight(weight.weight_kg, measures)}
         </p>
       )}
       {open === 'place' ? (
@@ -114,7 +119,7 @@ function PlaceForm({ box, onDone }: { box: BoxView['box']; onDone: () => void })
       )}
       <p className="mb-2 text-sm text-soft">
         At dusk or before dawn, shut on vent, strapped. Under 3 km the fliers go home: leave a box to catch
-        them, or go over 5 km. Over 20 kg, two people or a barrow.
+        them, or go over 5 km. <Said>Over 20 kg, two people or a barrow.</Said>
       </p>
       <div className="grid grid-cols-2 gap-x-3">
         <TextField
@@ -154,7 +159,10 @@ function WeighForm({ box, label, onDone }: { box: string; label: string; onDone:
   const [typed, setTyped] = useState('');
   const [felt, setFelt] = useState(false);
   const [degrees, setDegrees] = useState('');
-  const [weight_kg, inside_C] = [readWeight(typed), numberIn(degrees)];
+  const measures = useMeasures();
+  const say = useSay();
+  const weight_kg = readWeight(typed, measures.weight);
+  const inside_C = celsiusIn(numberIn(degrees), measures);
   const bad = typed !== '' && !(weight_kg > 0 && weight_kg <= 300);
   const tooHot = degrees !== '' && !(inside_C >= -40 && inside_C <= 70);
   const drafts = [
@@ -170,9 +178,9 @@ function WeighForm({ box, label, onDone }: { box: string; label: string; onDone:
       onCancel={onDone}
     >
       <TextField
-        label="Weight (kg, or with its unit)"
+        label={`Weight (${measures.weight}, or with its unit)`}
         value={typed}
-        problem={bad ? 'A weight above 0 and at most 300 kg; “26 lb” is read too.' : undefined}
+        problem={bad ? say('A weight above 0 and at most 300 kg; with its unit, any is read.') : undefined}
         onChange={({ target }) => setTyped(target.value)}
       />
       <label className="mb-2 flex min-h-11 items-center gap-2">
@@ -180,10 +188,10 @@ function WeighForm({ box, label, onDone }: { box: string; label: string; onDone:
         Felt by hand, a guess
       </label>
       <TextField
-        label="Temperature inside (°C)"
+        label={`Temperature inside (°${measures.temperature})`}
         inputMode="decimal"
         value={degrees}
-        problem={tooHot ? 'From −40 to 70 °C.' : undefined}
+        problem={tooHot ? say('From −40 to 70 °C.') : undefined}
         onChange={({ target }) => setDegrees(target.value)}
       />
     </Form>

@@ -1,6 +1,7 @@
 import { compassPoint, showDay, showWindow, sideBearing } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
+import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { BoxThumb } from '../drawing/BoxThumb.tsx';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
@@ -16,6 +17,7 @@ import type { BoxView, YardView } from './useYard.ts';
 
 /** A whole box: where it stands, what its compartments hold, its story. */
 export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView }) {
+  const say = useSay();
   const { box, designName, compartments, model } = boxView;
   const { choose } = useChoice();
   const { isToday } = useAsOf();
@@ -29,7 +31,7 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
         <Link className="underline" to={`/bench/${box.design}`}>
           {designName}
         </Link>
-        , version {box.version} · built {showDay(box.builtOn)}
+        , version {box.version} · built {say(showDay(box.builtOn))}
       </p>
       {place && (
         <p className="text-soft">
@@ -50,7 +52,7 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
             >
               <span className="flex items-center gap-2">
                 <StatusIcon status={compartment.status} />
-                <strong>{compartment.name}</strong> {statusLine(compartment)}
+                <strong>{compartment.name}</strong> {say(statusLine(compartment))}
               </span>
               <span className="block text-sm text-soft">
                 {compartment.frames} frames
@@ -59,7 +61,7 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
                     (side) => ` · flies ${compassPoint(sideBearing(place.bearing_deg, side))}`,
                   )}
                 {compartment.first &&
-                  ` · ${compartment.first.title}, ${showWindow(compartment.first.from, compartment.first.to, view.on)}`}
+                  ` · ${compartment.first.title}, ${say(showWindow(compartment.first.from, compartment.first.to, view.on))}`}
               </span>
             </button>
           </li>

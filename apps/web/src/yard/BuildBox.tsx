@@ -5,15 +5,18 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../app/ids.ts';
 import { designsQuery } from '../app/queries.ts';
+import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { BoxThumb } from '../drawing/BoxThumb.tsx';
 import { SelectField, TextField } from '../parts/Field.tsx';
+import { Said } from '../parts/Said.tsx';
 import { Form } from './Form.tsx';
 import { useChoice } from './useChoice.ts';
 import type { YardView } from './useYard.ts';
 
 /** A box from a design, and where it stands: two entries, logged as one. */
 export function BuildBox({ view, design: wanted }: { view: YardView; design: string }) {
+  const say = useSay();
   const { data: designs } = useSuspenseQuery(designsQuery);
   const { choose } = useChoice();
   const log = useLog();
@@ -105,11 +108,11 @@ export function BuildBox({ view, design: wanted }: { view: YardView; design: str
         />
         {problems.map(({ sentence }) => (
           <p key={sentence} role="alert" className="mb-2 text-danger">
-            {sentence}
+            {say(sentence)}
           </p>
         ))}
         <p className="mb-2 text-sm text-soft">
-          A full deep body weighs 35 to 40 kg: two people or a barrow over 20 kg.
+          <Said>A full deep body weighs 35 to 40 kg: two people or a barrow over 20 kg.</Said>
         </p>
       </Form>
     </>

@@ -4,6 +4,7 @@ import { compassPoint, markWords, showDay, showWindow, sideBearing } from '@yell
 import { Printer } from 'lucide-react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
+import { useSay } from '../app/units.ts';
 import { BoxThumb } from '../drawing/BoxThumb.tsx';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { QrCode } from './QrCode.tsx';
@@ -21,6 +22,7 @@ export function CardsScreen() {
 const PAPERS = { cards: 'Cards (PDF)', day: 'List of the day (PDF)', plan: 'Plan (PDF)' } as const;
 
 function Cards({ yard }: { yard: Yard }) {
+  const say = useSay();
   const view = useYard(yard);
   const [params] = useSearchParams();
   const only = params.get('box');
@@ -35,7 +37,7 @@ function Cards({ yard }: { yard: Yard }) {
           </Link>
         </h1>
         <p className="text-soft">
-          As of {showDay(view.on)}. The code opens the box on a phone that reaches this address.
+          As of {say(showDay(view.on))}. The code opens the box on a phone that reaches this address.
         </p>
         {view.more && (
           <button type="button" className="button" onClick={view.more}>
@@ -68,6 +70,7 @@ function Cards({ yard }: { yard: Yard }) {
 }
 
 function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
+  const say = useSay();
   const { box, design, designName, compartments, model } = boxView;
   const address = `${window.location.origin}/yard/${view.yard.id}?box=${box.id}`;
   return (
@@ -98,7 +101,7 @@ function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
           return (
             <li key={compartment.position} className="border-t border-hairline py-1">
               <StatusIcon status={compartment.status} size={16} /> <strong>{compartment.name}</strong>{' '}
-              {statusLine(compartment)}
+              {say(statusLine(compartment))}
               <span className="block text-sm">
                 {compartment.frames} frames
                 {box.place && sides.length > 0
@@ -106,7 +109,7 @@ function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
                   : ''}
                 {marks.length > 0 ? `, mark: ${[...new Set(marks)].join(', ')}` : ''}
                 {compartment.first
-                  ? `; ${compartment.first.title.toLowerCase()} ${showWindow(compartment.first.from, compartment.first.to, view.on)}`
+                  ? `; ${compartment.first.title.toLowerCase()} ${say(showWindow(compartment.first.from, compartment.first.to, view.on))}`
                   : ''}
               </span>
             </li>

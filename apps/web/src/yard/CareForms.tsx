@@ -1,6 +1,7 @@
 import type { Feed } from '@yellow-cell/contract';
-import { feedUse, feedWords, plusDays, readWeight, showDay } from '@yellow-cell/core';
+import { feedUse, feedWords, plusDays, readWeight, showDay, showWeight } from '@yellow-cell/core';
 import { useState } from 'react';
+import { useMeasures, useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form, type FormProps, inColony } from './Form.tsx';
@@ -12,10 +13,16 @@ export function FeedForm(props: FormProps) {
   const ready = useReadyFrames(boxView.model.compartments[compartment.position]?.frames[0]?.format.id);
   const week_kg = 7 * feedUse(colony ?? {}, compartment, view.constants);
   const [feed, setFeed] = useState<Feed>('syrup11');
-  const [amount, setAmount] = useState(colony?.strength ? week_kg.toFixed(1) : '0.5');
-  const amount_kg = readWeight(amount);
+  const measures = useMeasures();
+  const say = useSay();
+  const [amount, setAmount] = useState(
+    showWeight(colony?.strength ? Number(week_kg.toFixed(1)) : USUAL_FEED_KG, measures),
+  );
+  const amount_kg = readWeight(amount, measures.weight);
   const problem =
-    amount_kg > 0 && amount_kg <= 30 ? undefined : 'Feed is above 0 and at most 30 kg; “1 lb” is read too.';
+    amount_kg > 0 && amount_kg <= 30
+      ? undefined
+      : say('Feed is above 0 and at most 30 kg; with its unit, any is read.');
   return (
     <Form
       save="Fed"
@@ -35,15 +42,19 @@ export function FeedForm(props: FormProps) {
         ))}
       </SelectField>
       <TextField
-        label="How much (kg, or with its unit)"
+        label={`How much (${measures.weight}, or with its unit)`}
         value={amount}
         problem={problem}
-        hint={`${colony?.strength ? `${colony.strength.seams} seams of bees take` : 'Not counted yet, such a colony takes'} about ${week_kg.toFixed(1)} kg in a week. ${FEED_HINTS[feed] ?? ''} ${feed === 'storesFrame' ? (ready ?? '') : ''}`}
+        hint={say(
+          `${colony?.strength ? `${colony.strength.seams} seams of bees take` : 'Not counted yet, such a colony takes'} about ${week_kg.toFixed(1)} kg in a week. ${FEED_HINTS[feed] ?? ''} ${feed === 'storesFrame' ? (ready ?? '') : ''}`,
+        )}
         onChange={({ target }) => setAmount(target.value)}
       />
     </Form>
   );
 }
+
+const USUAL_FEED_KG = 0.5;
 
 /** What goes wrong with each (handbook 2, feeding ports; 7, frame by frame). */
 const FEED_HINTS: Partial<Record<Feed, string>> = {
@@ -57,6 +68,7 @@ const FEED_HINTS: Partial<Record<Feed, string>> = {
 const USUAL_WEEKS = 6;
 
 export function StripsForm(props: FormProps) {
+  const say = useSay();
   const { view } = props;
   const [product, setProduct] = useState('');
   const [outBy, setOutBy] = useState(plusDays(view.on, 7 * USUAL_WEEKS));
@@ -67,7 +79,7 @@ export function StripsForm(props: FormProps) {
       onSave={() =>
         product.trim() !== '' &&
         problem === undefined &&
-        props.send(`${product.trim()} in, out by ${showDay(outBy)}`, [
+        props.send(`${product.trim()} in, out by ${say(showDay(outBy))}`, [
           draft('stripsPut', { ...inColony(props), product: product.trim(), outBy }),
         ])
       }

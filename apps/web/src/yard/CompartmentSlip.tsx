@@ -11,7 +11,9 @@ import {
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
+import { useSay } from '../app/units.ts';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { Said } from '../parts/Said.tsx';
 import { Actions } from './Actions.tsx';
 import { History } from './History.tsx';
 import { NoteForm } from './NoteForm.tsx';
@@ -30,6 +32,7 @@ interface CompartmentSlipProps {
 
 /** One compartment: what it is, what is due and why, what to do next. */
 export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipProps) {
+  const say = useSay();
   const { box, designName, model } = boxView;
   const { colony, attempt, first, status } = compartment;
   const { on, isToday, isPast } = useAsOf();
@@ -53,7 +56,7 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
       </p>
       <p className="mt-2 flex items-center gap-2 text-base">
         <StatusIcon status={status} size={22} />
-        <strong>{statusLine(compartment)}</strong>
+        <strong>{say(statusLine(compartment))}</strong>
       </p>
       {attempt?.uncertainMother && (
         <p className="mt-1 text-danger">Mother uncertain. {attempt.uncertainMother}</p>
@@ -71,10 +74,10 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
         <div className="mt-2 flex gap-2.5 border-y border-hairline py-2.5">
           <UrgencyDot urgency={compartment.urgency} />
           <p className="-mt-0.5 flex-1">
-            <strong>{first.title}.</strong> {first.reason}{' '}
+            <strong>{first.title}.</strong> {say(first.reason)}{' '}
             <span className="text-soft">
-              Expected {showWindow(first.from, first.to, on)}
-              {compartment.urgency === 'overdue' ? `; overdue since ${showDay(first.to, on)}` : ''}.
+              Expected {say(showWindow(first.from, first.to, on))}
+              {compartment.urgency === 'overdue' ? `; overdue since ${say(showDay(first.to, on))}` : ''}.
             </span>
           </p>
         </div>
@@ -82,7 +85,9 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
       {isToday || correcting ? (
         <>
           {correcting && !isToday && (
-            <p className="mt-3 rounded bg-glow px-2 py-1">What you enter now is dated {showDay(on)}, noon.</p>
+            <p className="mt-3 rounded bg-glow px-2 py-1">
+              What you enter now is dated {say(showDay(on))}, noon.
+            </p>
           )}
           <Actions view={view} boxView={boxView} compartment={compartment} title={title} />
           <NoteForm box={box.id} colony={colony?.id} title={title} />
@@ -110,26 +115,27 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
         </Fact>
         {colony?.strength && (
           <Fact name="Strength">
-            {colony.strength.seams} seams, {showDay(colony.strength.on, on)}
+            {colony.strength.seams} seams, {say(showDay(colony.strength.on, on))}
           </Fact>
         )}
         {colony?.broodSeen && (
           <Fact name="Brood">
             on {colony.broodSeen.frames} {colony.broodSeen.frames === 1 ? 'frame' : 'frames'},{' '}
-            {showDay(colony.broodSeen.on, on)}
+            {say(showDay(colony.broodSeen.on, on))}
           </Fact>
         )}
         {colony?.fed && (
           <Fact name="Fed">
-            {colony.fed.amount_kg} kg of {feedWords[colony.fed.feed]}, {showDay(colony.fed.on, on)}
+            <Said>{colony.fed.amount_kg} kg</Said> of {feedWords[colony.fed.feed]},{' '}
+            {say(showDay(colony.fed.on, on))}
           </Fact>
         )}
         {colony?.strips && (
-          <Fact name={colony.strips.product}>out by {showDay(colony.strips.outBy, on)}</Fact>
+          <Fact name={colony.strips.product}>out by {say(showDay(colony.strips.outBy, on))}</Fact>
         )}
         {colony?.troubles?.map(({ trouble, on: since }) => (
           <Fact key={trouble} name="Trouble">
-            {troubleWords[trouble]}, {showDay(since, on)}
+            {troubleWords[trouble]}, {say(showDay(since, on))}
           </Fact>
         ))}
         {colony?.suspicions?.map(({ id, what, confidence }) => (
@@ -141,11 +147,11 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
         {colony?.outing && <Fact name="Out at">{colony.outing.place}</Fact>}
         {colony?.gaveOn && (
           <Fact name="Gave frames">
-            {showDay(colony.gaveOn, on)}, again from{' '}
-            {showDay(plusDays(colony.gaveOn, view.constants.rest_d), on)}
+            {say(showDay(colony.gaveOn, on))}, again from{' '}
+            {say(showDay(plusDays(colony.gaveOn, view.constants.rest_d), on))}
           </Fact>
         )}
-        {colony && <Fact name="Stocked">{showDay(colony.stockedOn, on)}</Fact>}
+        {colony && <Fact name="Stocked">{say(showDay(colony.stockedOn, on))}</Fact>}
         {attempt && attempt.patterns.length > 0 && (
           <Fact name="Pattern">
             {attempt.patterns.map(({ pattern_pct }) => `${pattern_pct} %`).join(', ')}

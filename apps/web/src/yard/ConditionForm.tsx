@@ -2,12 +2,14 @@ import type { BoxState, Condition } from '@yellow-cell/contract';
 import { conditionWords, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useAsOf } from '../app/now.ts';
+import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form } from './Form.tsx';
 
 /** What the box itself is like, as last seen, and a form to say so anew. */
 export function ConditionForm({ box }: { box: BoxState }) {
+  const say = useSay();
   const { isToday } = useAsOf();
   const [open, setOpen] = useState(false);
   const { inspected } = box;
@@ -16,7 +18,7 @@ export function ConditionForm({ box }: { box: BoxState }) {
       <h3 className="eyebrow">The box itself</h3>
       <p>
         {inspected
-          ? `${conditionWords[inspected.condition]}${inspected.finish ? `, ${inspected.finish}` : ''}${inspected.missing ? `; missing ${inspected.missing}` : ''}, seen ${showDay(inspected.on)}.`
+          ? `${conditionWords[inspected.condition]}${inspected.finish ? `, ${inspected.finish}` : ''}${inspected.missing ? `; missing ${inspected.missing}` : ''}, seen ${say(showDay(inspected.on))}.`
           : 'Nothing is kept of its finish and condition.'}{' '}
         {isToday && !open && (
           <button type="button" className="underline" onClick={() => setOpen(true)}>

@@ -4,6 +4,7 @@ import { dayOf, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { boxToSettleQuery } from '../app/queries.ts';
+import { useSay } from '../app/units.ts';
 import { useLog, withdrawal } from '../app/useLog.ts';
 import { CorrectForm } from './CorrectForm.tsx';
 import { eventLine } from './eventLine.ts';
@@ -14,6 +15,7 @@ const SHOWN = 12;
 
 /** What happened, newest first. An entry made by mistake is corrected by a further one; the record shows both. */
 export function History({ view, box, colony }: { view: YardView; box: string; colony?: string | undefined }) {
+  const say = useSay();
   const log = useLog();
   const [all, setAll] = useState(false);
   const [correcting, setCorrecting] = useState<string>();
@@ -41,10 +43,10 @@ export function History({ view, box, colony }: { view: YardView; box: string; co
           <li key={event.id} className="border-b border-hairline py-1.5">
             <div className="flex justify-between gap-2">
               <span className={stands ? '' : 'line-through decoration-2'}>
-                {eventLine(event, view.state)}
+                {say(eventLine(event, view.state))}
               </span>
               <span className="shrink-0 text-sm text-soft">
-                {showDay(dayOf(event.occurredAt, event.zone), view.on)}
+                {say(showDay(dayOf(event.occurredAt, event.zone), view.on))}
               </span>
             </div>
             {event.note && (
@@ -63,7 +65,7 @@ export function History({ view, box, colony }: { view: YardView; box: string; co
                     <button
                       type="button"
                       className="underline"
-                      aria-label={`Correct: ${eventLine(event, view.state)}`}
+                      aria-label={`Correct: ${say(eventLine(event, view.state))}`}
                       onClick={() => setCorrecting(correcting === event.id ? undefined : event.id)}
                     >
                       Correct
@@ -71,9 +73,9 @@ export function History({ view, box, colony }: { view: YardView; box: string; co
                     <button
                       type="button"
                       className="underline"
-                      aria-label={`Withdraw: ${eventLine(event, view.state)}`}
+                      aria-label={`Withdraw: ${say(eventLine(event, view.state))}`}
                       onClick={() =>
-                        void log(`Withdrawn: ${eventLine(event, view.state)}`, [withdrawal(event.id)])
+                        void log(`Withdrawn: ${say(eventLine(event, view.state))}`, [withdrawal(event.id)])
                       }
                     >
                       Withdraw
@@ -87,7 +89,7 @@ export function History({ view, box, colony }: { view: YardView; box: string; co
             {correcting === event.id && (
               <CorrectForm
                 event={event}
-                title={eventLine(event, view.state)}
+                title={say(eventLine(event, view.state))}
                 onDone={() => setCorrecting(undefined)}
               />
             )}

@@ -2,6 +2,7 @@ import type { Confidence, Trouble } from '@yellow-cell/contract';
 import { confidenceWords, instantOf, plusDays, showDay, troubleWords } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
+import { useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
@@ -193,6 +194,7 @@ export function SuspectForm(props: FormProps) {
 
 /** A virgin or a mated queen, from a cage or from another compartment. */
 export function QueenGivenForm(props: FormProps) {
+  const say = useSay();
   const { view, compartment, send, onCancel } = props;
   const others = view.boxes.flatMap((each) =>
     each.compartments.flatMap(({ name, colony, queens }) =>
@@ -241,7 +243,7 @@ export function QueenGivenForm(props: FormProps) {
         <option value="">A cage or an incubator</option>
         {away.map((queen) => (
           <option key={queen.id} value={queen.id}>
-            Their own, put aside {queen.gone ? showDay(queen.gone.on, view.on) : ''}
+            Their own, put aside {queen.gone ? say(showDay(queen.gone.on, view.on)) : ''}
           </option>
         ))}
         {others.map(({ queen, where }) => (

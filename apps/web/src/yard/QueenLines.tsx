@@ -1,11 +1,13 @@
 import { daysBetween, showDay } from '@yellow-cell/core';
 import { Link } from 'react-router';
+import { useSay } from '../app/units.ts';
 import { QueenMark } from './QueenMark.tsx';
 import { queenName } from './queenName.ts';
 import type { CompartmentView } from './useYard.ts';
 
 /** The queens that are known to be here, or put aside from here; with none, that she is not known. */
 export function QueenLines({ compartment, on }: { compartment: CompartmentView; on: string }) {
+  const say = useSay();
   const { queens, away, colony, status } = compartment;
   if (!colony) return null;
   return (
@@ -23,7 +25,7 @@ export function QueenLines({ compartment, on }: { compartment: CompartmentView; 
                 <QueenMark queen={queen} /> {queenName(queen)}
               </Link>
               <span className="text-sm text-soft">
-                {seen ? `seen ${showDay(seen.on, on)}` : 'not seen herself'}
+                {seen ? `seen ${say(showDay(seen.on, on))}` : 'not seen herself'}
               </span>
             </li>
           );
@@ -34,7 +36,7 @@ export function QueenLines({ compartment, on }: { compartment: CompartmentView; 
               <QueenMark queen={queen} /> {queenName(queen)}
             </Link>
             <span className="text-sm">
-              put aside, back by {queen.gone?.backBy && showDay(queen.gone.backBy, on)}
+              put aside, back by {queen.gone?.backBy && say(showDay(queen.gone.backBy, on))}
             </span>
           </li>
         ))}

@@ -4,6 +4,7 @@ import { dayOf, daysBetween, fateWords, showDay } from '@yellow-cell/core';
 import { Link, useParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { queenQuery } from '../app/queries.ts';
+import { useSay } from '../app/units.ts';
 import { eventLine, type Names } from './eventLine.ts';
 import { QueenForm } from './QueenForm.tsx';
 import { QueenMark } from './QueenMark.tsx';
@@ -11,6 +12,7 @@ import { queenName } from './queenName.ts';
 
 /** One queen: what is known of her and what is not, where she is, her family, her story. */
 export function QueenScreen() {
+  const say = useSay();
   const { queen: id = '' } = useParams();
   const { data: story } = useSuspenseQuery(queenQuery(id));
   const { queen, box, attempt, round, sisters, daughters, events } = story;
@@ -41,17 +43,21 @@ export function QueenScreen() {
               )}
             </Fact>
             <Fact name="Round">
-              {round ? `${round.number}, grafted ${showDay(round.graftedOn, on)}` : UNKNOWN}
+              {round ? `${round.number}, grafted ${say(showDay(round.graftedOn, on))}` : UNKNOWN}
             </Fact>
-            <Fact name="Born">{queen.bornOn ? showDay(queen.bornOn) : (queen.birthYear ?? UNKNOWN)}</Fact>
+            <Fact name="Born">
+              {queen.bornOn ? say(showDay(queen.bornOn)) : (queen.birthYear ?? UNKNOWN)}
+            </Fact>
             <Fact name="Mark">
               {queen.mark?.colour
-                ? `${queen.mark.colour}${queen.mark.number ? `, no. ${queen.mark.number}` : ''}, since ${showDay(queen.mark.on, on)}`
+                ? `${queen.mark.colour}${queen.mark.number ? `, no. ${queen.mark.number}` : ''}, since ${say(showDay(queen.mark.on, on))}`
                 : 'none recorded'}
               {queen.mark?.clipped ? ', clipped' : ''}
             </Fact>
             <Fact name="Mated at">{queen.matedAt ?? UNKNOWN}</Fact>
-            <Fact name="Laying since">{attempt?.layingOn ? showDay(attempt.layingOn, on) : UNKNOWN}</Fact>
+            <Fact name="Laying since">
+              {attempt?.layingOn ? say(showDay(attempt.layingOn, on)) : UNKNOWN}
+            </Fact>
             <Fact name="Pattern">
               {attempt && attempt.patterns.length > 0
                 ? attempt.patterns.map(({ pattern_pct }) => `${pattern_pct} %`).join(', ')
@@ -59,7 +65,7 @@ export function QueenScreen() {
             </Fact>
             <Fact name="Last seen">
               {seen
-                ? `${showDay(seen.on, on)}, ${daysBetween(seen.on, on)} days ago`
+                ? `${say(showDay(seen.on, on))}, ${daysBetween(seen.on, on)} days ago`
                 : 'never recorded; her eggs may speak for her'}
             </Fact>
           </dl>
@@ -77,11 +83,11 @@ export function QueenScreen() {
             {[...events].reverse().map((event) => (
               <li key={event.id} className="row-line">
                 <span>
-                  {eventLine(event, names)}
+                  {say(eventLine(event, names))}
                   {event.note && <span className="block text-sm text-soft">“{event.note}”</span>}
                 </span>
                 <span className="shrink-0 text-sm text-soft">
-                  {showDay(dayOf(event.occurredAt, event.zone), on)}
+                  {say(showDay(dayOf(event.occurredAt, event.zone), on))}
                 </span>
               </li>
             ))}

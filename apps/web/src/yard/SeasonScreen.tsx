@@ -6,6 +6,7 @@ import { Link, useParams } from 'react-router';
 import { newId } from '../app/ids.ts';
 import { useAsOf } from '../app/now.ts';
 import { seasonQuery, takesQuery, yardsQuery } from '../app/queries.ts';
+import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { eventLine, type Names } from './eventLine.ts';
@@ -23,6 +24,7 @@ export function SeasonScreen() {
 }
 
 function Season({ yard }: { yard: Yard }) {
+  const say = useSay();
   const { data: events } = useSuspenseQuery(seasonQuery(yard.id));
   const { on } = useAsOf();
   const until = events.filter(({ occurredAt, zone }) => dayOf(occurredAt, zone) <= on);
@@ -67,8 +69,10 @@ function Season({ yard }: { yard: Yard }) {
           <ol>
             {blooms.map((event) => (
               <li key={event.id} className="row-line">
-                <span>{eventLine(event, NO_NAMES)}</span>
-                <span className="text-sm text-soft">{showDay(dayOf(event.occurredAt, event.zone), on)}</span>
+                <span>{say(eventLine(event, NO_NAMES))}</span>
+                <span className="text-sm text-soft">
+                  {say(showDay(dayOf(event.occurredAt, event.zone), on))}
+                </span>
               </li>
             ))}
           </ol>
@@ -85,6 +89,7 @@ interface TrialProps {
 }
 
 function Trial({ event, ended, yard }: TrialProps) {
+  const say = useSay();
   const { on } = useAsOf();
   const log = useLog();
   const [answer, setAnswer] = useState('');
@@ -108,8 +113,8 @@ function Trial({ event, ended, yard }: TrialProps) {
     <li className="mt-3 rounded-xl border border-hairline bg-slip p-4">
       <h2 className="text-lg">{question}</h2>
       <p className="text-soft">
-        {measured}, since {showDay(from, on)}
-        {ended ? `, ended ${showDay(to, on)}` : ''}. An idea under test, not a finding.
+        {measured}, since {say(showDay(from, on))}
+        {ended ? `, ended ${say(showDay(to, on))}` : ''}. An idea under test, not a finding.
       </p>
       <dl className="mt-2">
         <div className="row-line">

@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Measure } from '@yellow-cell/contract';
 import { sensorsQuery } from '../app/queries.ts';
+import { useSay } from '../app/units.ts';
+import { Said } from '../parts/Said.tsx';
 
 const NAMES: Readonly<Record<Measure, readonly [string, string]>> = {
   temperature_C: ['inside', '°C'],
@@ -10,6 +12,7 @@ const NAMES: Readonly<Record<Measure, readonly [string, string]>> = {
 
 /** What a scale and a probe say of one box now; what was set aside is told, and reckoned with nowhere. */
 export function SensorLines({ label }: { label: string }) {
+  const say = useSay();
   const { data } = useQuery(sensorsQuery);
   const own = data?.boxes.find(({ box }) => box === label);
   if (!data || (!own && !data.problem)) return null;
@@ -25,7 +28,9 @@ export function SensorLines({ label }: { label: string }) {
                 <dt>{NAMES[measure][0]}</dt>
                 <dd>
                   <strong>
-                    {value} {NAMES[measure][1]}
+                    <Said>
+                      {value} {NAMES[measure][1]}
+                    </Said>
                   </strong>{' '}
                   <span className="text-sm text-soft">{timeOf(at)}</span>
                 </dd>
@@ -43,7 +48,7 @@ export function SensorLines({ label }: { label: string }) {
               <ul className="text-sm">
                 {own.setAside.map(({ measure, at, sentence }) => (
                   <li key={measure + at} className="border-b border-hairline py-0.5">
-                    {NAMES[measure][0]}, {timeOf(at)}: {sentence}
+                    {NAMES[measure][0]}, {timeOf(at)}: {say(sentence)}
                   </li>
                 ))}
               </ul>

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { letGo, sendAgain, useSetAside } from '../app/outbox.ts';
 import { toSettleQuery } from '../app/queries.ts';
 import type { Parcel } from '../app/shelf.ts';
+import { useSay } from '../app/units.ts';
 import { useLog, withdrawal } from '../app/useLog.ts';
 import { eventLine, type Names } from './eventLine.ts';
 
@@ -49,6 +50,7 @@ export function SettleScreen() {
 
 /** What the server could not take at all stays on this device, readable, until a person sends it again or lets it go. */
 function NotTaken({ parcels }: { parcels: readonly Parcel[] }) {
+  const say = useSay();
   return (
     <section aria-labelledby="not-taken" className="mt-6">
       <h2 id="not-taken" className="eyebrow">
@@ -65,7 +67,7 @@ function NotTaken({ parcels }: { parcels: readonly Parcel[] }) {
             </p>
             {entries.map((entry) => (
               <p key={entry.id} className="text-sm text-soft [overflow-wrap:anywhere]">
-                {showDay(dayOf(entry.occurredAt, entry.zone))}, {entry.person}
+                {say(showDay(dayOf(entry.occurredAt, entry.zone)))}, {entry.person}
                 {entry.note ? `: “${entry.note}”` : ''}
               </p>
             ))}
@@ -89,13 +91,14 @@ function NotTaken({ parcels }: { parcels: readonly Parcel[] }) {
 }
 
 function Clash({ event, sentence, against, boxes }: Unsettled) {
+  const say = useSay();
   const log = useLog();
   const names: Names = {
     boxes: new Map(boxes.map(({ id, label }) => [id, { label }])) as unknown as Names['boxes'],
     rounds: new Map(),
   };
-  const title = eventLine(event, names);
-  const other = against && eventLine(against, names);
+  const title = say(eventLine(event, names));
+  const other = against && say(eventLine(against, names));
   return (
     <li className="mt-4 rounded-xl border border-hairline bg-slip p-4">
       <p className="mb-2">
@@ -104,7 +107,7 @@ function Clash({ event, sentence, against, boxes }: Unsettled) {
             {label}
           </Link>
         ))}
-        <span className="text-danger">{sentence}</span>
+        <span className="text-danger">{say(sentence)}</span>
       </p>
       <div className="grid gap-3 sm:grid-cols-2">
         <Side name="Waits" event={event} title={title} />
@@ -137,6 +140,7 @@ function Clash({ event, sentence, against, boxes }: Unsettled) {
 }
 
 function Side({ name, event, title }: { name: string; event: LogEvent; title: string }) {
+  const say = useSay();
   return (
     <div className="rounded border border-hairline p-2">
       <p className="eyebrow mt-0">{name}</p>
@@ -144,7 +148,7 @@ function Side({ name, event, title }: { name: string; event: LogEvent; title: st
         <strong>{title}</strong>
       </p>
       <p className="text-sm text-soft">
-        {showDay(dayOf(event.occurredAt, event.zone))}, {event.person}
+        {say(showDay(dayOf(event.occurredAt, event.zone)))}, {event.person}
       </p>
       {event.note && <p className="text-sm [overflow-wrap:anywhere]">“{event.note}”</p>}
     </div>

@@ -1,6 +1,7 @@
 import { plusDays, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
+import { useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form, type FormProps } from './Form.tsx';
@@ -16,6 +17,7 @@ type CountName = (typeof COUNTS)[number][0];
 
 /** Bees and frames into a compartment: by default as handbook 5 has it, one of sealed brood, one of stores, the rest drawn. */
 export function StockForm({ view, boxView, compartment, send, onCancel }: FormProps) {
+  const say = useSay();
   const [counts, setCounts] = useState<Record<CountName, string>>({
     sealedBrood: '1',
     stores: '1',
@@ -84,7 +86,7 @@ export function StockForm({ view, boxView, compartment, send, onCancel }: FormPr
         value={from}
         hint={
           giver?.gaveOn && plusDays(giver.gaveOn, view.constants.rest_d) > view.on
-            ? `It gave ${showDay(giver.gaveOn, view.on)}, and rests until ${showDay(plusDays(giver.gaveOn, view.constants.rest_d), view.on)}.`
+            ? `It gave ${say(showDay(giver.gaveOn, view.on))}, and rests until ${say(showDay(plusDays(giver.gaveOn, view.constants.rest_d), view.on))}.`
             : undefined
         }
         onChange={({ target }) => setFrom(target.value)}

@@ -9,6 +9,7 @@ import {
   type Weather,
 } from '@yellow-cell/core';
 import { scaleLinear } from 'd3-scale';
+import { useSay } from '../app/units.ts';
 import { useSize } from '../parts/useSize.ts';
 import type { CompartmentView } from './useYard.ts';
 
@@ -27,6 +28,7 @@ const FLYING_MOST_H = 5;
 
 /** The attempt against what was expected: flying hours above the line, windows below, the day shown across. */
 export function Timeline({ attempt, compartment, weather, constants, on }: TimelineProps) {
+  const say = useSay();
   const [ref, { width }] = useSize<HTMLDivElement>({ width: 310, height: HEIGHT });
   const { givenOn } = attempt;
   const last = Math.max(DAYS_SHOWN, Math.min(60, daysBetween(givenOn, on) + 3));
@@ -50,7 +52,7 @@ export function Timeline({ attempt, compartment, weather, constants, on }: Timel
         width={width}
         height={HEIGHT}
         role="img"
-        aria-label={`Day ${day} since the cell was given on ${showDay(givenOn)}`}
+        aria-label={`Day ${day} since the cell was given on ${say(showDay(givenOn))}`}
       >
         {Array.from({ length: last }, (_, index) => plusDays(givenOn, index)).map((date) => {
           const hours = date <= on ? weather.get(date)?.flying_h : undefined;

@@ -1,6 +1,7 @@
 import { showDay, showWindow, walkingOrder } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
 import { useAsOf } from '../app/now.ts';
+import { useSay } from '../app/units.ts';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { Actions } from './Actions.tsx';
 import { PutOff } from './PutOff.tsx';
@@ -17,6 +18,7 @@ interface Stop {
 
 /** What is due now, by how pressing it is or in the order of a walk through the yard, each with its likely entries at hand. */
 export function TodayList({ view }: { view: YardView }) {
+  const say = useSay();
   const [order, setOrder] = useState<Order>('urgency');
   const due = useDueYard(view);
   const stops = useMemo(() => stopsOf(due, order), [due, order]);
@@ -44,7 +46,7 @@ export function TodayList({ view }: { view: YardView }) {
         </button>
       </div>
       {stops.length === 0 && (
-        <p className="py-3 text-soft">Nothing is due in this yard on {showDay(view.on)}.</p>
+        <p className="py-3 text-soft">Nothing is due in this yard on {say(showDay(view.on))}.</p>
       )}
       <ol>
         {stops.map(({ boxView, compartment }) => (
@@ -76,6 +78,7 @@ function stopsOf(view: YardView, order: Order): Stop[] {
 }
 
 function StopLine({ view, boxView, compartment }: Stop & { view: YardView }) {
+  const say = useSay();
   const { choose } = useChoice();
   const { isToday } = useAsOf();
   const { first, urgency, status, colony } = compartment;
@@ -99,11 +102,11 @@ function StopLine({ view, boxView, compartment }: Stop & { view: YardView }) {
             {boxView.box.place && <span className="text-soft"> · stand {boxView.box.place.stand}</span>}
           </button>
           <p>
-            <strong>{first.title}.</strong> {first.reason}{' '}
+            <strong>{first.title}.</strong> {say(first.reason)}{' '}
             <span className="text-soft">
               {urgency === 'overdue'
-                ? `Overdue since ${showDay(first.to, view.on)}.`
-                : `${showWindow(first.from, first.to, view.on)}.`}
+                ? `Overdue since ${say(showDay(first.to, view.on))}.`
+                : `${say(showWindow(first.from, first.to, view.on))}.`}
             </span>
           </p>
           {isToday && (

@@ -1,5 +1,6 @@
 import type { Warning } from '@yellow-cell/core';
 import { type FormEvent, useState } from 'react';
+import { useSay } from '../app/units.ts';
 import { TextField } from '../parts/Field.tsx';
 import { Notice } from '../parts/Notice.tsx';
 
@@ -11,6 +12,7 @@ interface WarnedProps {
 
 /** What a change would bring about, before it is kept; done all the same only with a reason, which stays with it. */
 export function Warned({ warnings, onKeep, onCancel }: WarnedProps) {
+  const say = useSay();
   const [reason, setReason] = useState('');
   const keep = (event: FormEvent) => {
     event.preventDefault();
@@ -20,7 +22,7 @@ export function Warned({ warnings, onKeep, onCancel }: WarnedProps) {
     <Notice kind="danger">
       {warnings.map(({ sentence }) => (
         <p key={sentence} role="alert">
-          {sentence}
+          {say(sentence)}
         </p>
       ))}
       <form onSubmit={keep}>

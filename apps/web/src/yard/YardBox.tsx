@@ -1,5 +1,6 @@
 import { type Compartment, isEntrance, showDay } from '@yellow-cell/core';
 import type { KeyboardEvent, MouseEvent } from 'react';
+import { useSay } from '../app/units.ts';
 import { BoxShapes } from '../drawing/BoxShapes.tsx';
 import { centreOf, rectOf, standing } from '../drawing/place.ts';
 import { StatusSign } from '../drawing/StatusSign.tsx';
@@ -103,6 +104,7 @@ const isDue = ({ urgency }: CompartmentView): boolean => urgency === 'due' || ur
 
 /** One compartment: pressed or reached by keyboard, it is chosen. */
 function Room({ view, compartment, area, turn, chosen, onChoose }: RoomProps) {
+  const say = useSay();
   const { x, y } = centreOf(area);
   const due = isDue(compartment);
   const sign = Math.min(1.25, Math.max(0.75, area.width / 22));
@@ -113,7 +115,7 @@ function Room({ view, compartment, area, turn, chosen, onChoose }: RoomProps) {
       role="button"
       tabIndex={0}
       aria-pressed={chosen}
-      aria-label={`${view.box.label} ${compartment.name}: ${statusLine(compartment)}`}
+      aria-label={`${view.box.label} ${compartment.name}: ${say(statusLine(compartment))}`}
       className="group cursor-pointer outline-none"
       onClick={(event: MouseEvent) => {
         event.stopPropagation();
@@ -125,7 +127,7 @@ function Room({ view, compartment, area, turn, chosen, onChoose }: RoomProps) {
         onChoose();
       }}
     >
-      <title>{`${view.box.label} ${compartment.name}: ${statusLine(compartment)}${compartment.first ? `. ${compartment.first.title}, expected ${showDay(compartment.first.expected)}` : ''}`}</title>
+      <title>{`${view.box.label} ${compartment.name}: ${say(statusLine(compartment))}${compartment.first ? `. ${compartment.first.title}, expected ${say(showDay(compartment.first.expected))}` : ''}`}</title>
       <rect x={area.x} y={area.y} width={area.width} height={area.height} fill="transparent" />
       <rect
         x={area.x}

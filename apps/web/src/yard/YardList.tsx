@@ -1,6 +1,7 @@
 import { showDay, showWindow, statusWords } from '@yellow-cell/core';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { useSay } from '../app/units.ts';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { UrgencyDot } from './SignKey.tsx';
 import { useChoice } from './useChoice.ts';
@@ -95,6 +96,7 @@ export function YardList({ view }: { view: YardView }) {
 }
 
 function ListRow({ row: { view, compartment }, on }: { row: Row; on: string }) {
+  const say = useSay();
   const { box, bay, choose } = useChoice();
   const { first, urgency, status, since } = compartment;
   const chosen = box === view.box.id && compartment.bays.includes(bay ?? '');
@@ -113,7 +115,7 @@ function ListRow({ row: { view, compartment }, on }: { row: Row; on: string }) {
       <td className="pr-2 sm:whitespace-nowrap max-sm:max-w-28">
         <StatusIcon status={status} /> {statusWords[status]}
       </td>
-      <td className="pr-2 max-sm:hidden">{since ? showDay(since, on) : ''}</td>
+      <td className="pr-2 max-sm:hidden">{since ? say(showDay(since, on)) : ''}</td>
       <td className="pr-2">
         {first ? (
           <span className="flex items-center gap-1.5">
@@ -122,8 +124,8 @@ function ListRow({ row: { view, compartment }, on }: { row: Row; on: string }) {
               {first.title}{' '}
               <span className="text-soft">
                 {urgency === 'overdue'
-                  ? `overdue since ${showDay(first.to, on)}`
-                  : showWindow(first.from, first.to, on)}
+                  ? `overdue since ${say(showDay(first.to, on))}`
+                  : say(showWindow(first.from, first.to, on))}
               </span>
             </span>
           </span>

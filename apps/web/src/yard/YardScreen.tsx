@@ -4,7 +4,9 @@ import { showDay } from '@yellow-cell/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink, useLocation, useParams, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
+import { useSay } from '../app/units.ts';
 import { useKeys } from '../app/useKeys.ts';
+import { Said } from '../parts/Said.tsx';
 import { NewYard } from './NewYard.tsx';
 import { Slip } from './Slip.tsx';
 import { useChoice } from './useChoice.ts';
@@ -119,6 +121,7 @@ interface YardHeadProps {
 }
 
 function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
+  const say = useSay();
   const { yard, boxes, weather, on } = view;
   const { search } = useLocation();
   const date = new URLSearchParams(search).get('on');
@@ -129,10 +132,12 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
     <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1 bg-sheet px-5 pt-3 pb-1">
       <h1 className="text-base">{yard.name}</h1>
       <p className="text-soft">
-        {boxes.length} boxes · {compartments.length} compartments · {due} due
-        {today
-          ? ` · ${today.max_C.toFixed(0)} °C, ${today.wind_ms.toFixed(0)} m/s, ${today.flying_h.toFixed(1)} h of flying weather`
-          : ''}
+        <Said>
+          {boxes.length} boxes · {compartments.length} compartments · {due} due
+          {today
+            ? ` · ${today.max_C.toFixed(0)} °C, ${today.wind_ms.toFixed(0)} m/s, ${today.flying_h.toFixed(1)} h of flying weather`
+            : ''}
+        </Said>
       </p>
       <nav aria-label="Yards" className="no-print flex flex-wrap gap-x-3 text-sm">
         {yards
@@ -174,7 +179,7 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
           </button>
         ))}
       </div>
-      {boxes.length === 0 && <p className="w-full text-soft">No box stood here on {showDay(on)}.</p>}
+      {boxes.length === 0 && <p className="w-full text-soft">No box stood here on {say(showDay(on))}.</p>}
     </div>
   );
 }

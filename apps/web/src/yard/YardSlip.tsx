@@ -2,6 +2,7 @@ import { type Expectation, showDay } from '@yellow-cell/core';
 import { Plus } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
+import { useSay } from '../app/units.ts';
 import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { UrgencyDot } from './SignKey.tsx';
 import { useChoice } from './useChoice.ts';
@@ -63,6 +64,7 @@ export function YardSlip({ view }: { view: YardView }) {
 }
 
 function WorkList({ title, work }: { title: string; work: readonly Work[] }) {
+  const say = useSay();
   const { choose } = useChoice();
   if (work.length === 0) return null;
   return (
@@ -91,7 +93,7 @@ function WorkList({ title, work }: { title: string; work: readonly Work[] }) {
               </span>
               <span className="shrink-0 text-sm text-soft">
                 {compartment.urgency === 'ahead' ? 'from ' : 'by '}
-                {showDay(compartment.urgency === 'ahead' ? first.from : first.to, first.to)}
+                {say(showDay(compartment.urgency === 'ahead' ? first.from : first.to, first.to))}
               </span>
             </button>
           </li>

@@ -1,3 +1,4 @@
+import { METRIC } from '@yellow-cell/core';
 import 'fake-indexeddb/auto';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { configure, render } from '@testing-library/react';
@@ -71,7 +72,7 @@ const session: Session = {
   now: instantOf(TODAY, 10, 0, ZONE),
   demoClock: false,
   realNow: instantOf(TODAY, 10, 0, ZONE),
-  settings: { person: 'P', units: 'mm', constants: {}, version: 1 },
+  settings: { person: 'P', measures: METRIC, constants: {}, version: 1 },
 };
 
 let count = 0;

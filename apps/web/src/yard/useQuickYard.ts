@@ -1,6 +1,7 @@
-import { bodiesOf, drawnDesign, type QuickBox } from '@yellow-cell/core';
+import { bodiesOf, drawnDesign, lineMeasures, type QuickBox } from '@yellow-cell/core';
 import { useEffect } from 'react';
 import { useAsOf } from '../app/now.ts';
+import { useMeasures } from '../app/units.ts';
 import { tellQuickYard } from '../quick/quickContext.ts';
 import type { Choice } from './useChoice.ts';
 import type { BoxView, YardView } from './useYard.ts';
@@ -8,6 +9,7 @@ import type { BoxView, YardView } from './useYard.ts';
 /** While a yard is on screen as it stands today, the quick line may enter what was done in it. */
 export function useQuickYard(view: YardView, { box, bay }: Choice): void {
   const { isToday } = useAsOf();
+  const measures = useMeasures();
   useEffect(() => {
     if (!isToday) return undefined;
     const at = view.boxes.find((each) => each.box.id === box);
@@ -17,6 +19,7 @@ export function useQuickYard(view: YardView, { box, bay }: Choice): void {
         boxes: view.boxes.map((each) => quickBox(view, each)),
         rounds: [...view.state.rounds.values()].map(({ id, number }) => ({ id, number })),
         today: view.on,
+        measures: lineMeasures(measures),
         ...(box
           ? { chosen: { box, ...(compartment !== undefined && compartment >= 0 ? { compartment } : {}) } }
           : {}),
@@ -24,7 +27,7 @@ export function useQuickYard(view: YardView, { box, bay }: Choice): void {
       situation: view,
     });
     return () => tellQuickYard(undefined);
-  }, [view, isToday, box, bay]);
+  }, [view, isToday, box, bay, measures]);
 }
 
 function quickBox({ designs }: YardView, { box, compartments, model }: BoxView): QuickBox {

@@ -105,7 +105,7 @@ function plainSpelling(shown: string): string {
 
 const no = (sentence: string): ParsedLength => ({ ok: false, sentence });
 
-/** A length as a workshop drawing shows it: mm to a tenth, or inches to the nearest sixteenth. */
+/** A length as a workshop drawing shows it: mm to a tenth, or inches to the nearest sixteenth, and below half an inch to a thousandth. */
 export function showLength(mm: number, units: Units): string {
   return units === 'mm' ? `${showMillimetres(mm)} mm` : `${showInches(mm)} in`;
 }
@@ -120,14 +120,32 @@ function showMillimetres(mm: number): string {
   return signed(rounded, String(Math.abs(rounded)));
 }
 
+/** Inches below this are gaps and walls, which a sixteenth is too coarse for: 4.2 mm let bees pass where 4.0 do not. */
+const SMALL_IN = 0.5;
+/** A thirty-second is taken for a small length where it is as good as met, in inches. */
+const MET_IN = 0.002;
+
+function showSmallInches(mm: number): string {
+  const inches = Math.abs(mm) / MM_PER_INCH;
+  const steps = Math.round(inches * 2 * INCH_STEP);
+  if (steps > 0 && Math.abs(steps / (2 * INCH_STEP) - inches) <= MET_IN)
+    return signed(mm, fraction(steps, 2 * INCH_STEP));
+  return signed(mm, String(Number(inches.toFixed(3))));
+}
+
 function showInches(mm: number): string {
+  if (mm !== 0 && Math.abs(mm) < SMALL_IN * MM_PER_INCH) return showSmallInches(mm);
   const steps = Math.round((mm / MM_PER_INCH) * INCH_STEP);
   const whole = Math.floor(Math.abs(steps) / INCH_STEP);
   const over = Math.abs(steps) % INCH_STEP;
   if (over === 0) return signed(steps, String(whole));
-  let [top, bottom] = [over, INCH_STEP];
+  const part = fraction(over, INCH_STEP);
+  return signed(steps, whole === 0 ? part : `${whole} ${part}`);
+}
+function fraction(over: number, of: number): string {
+  let [top, bottom] = [over, of];
   while (top % 2 === 0) [top, bottom] = [top / 2, bottom / 2];
-  return signed(steps, whole === 0 ? `${top}/${bottom}` : `${whole} ${top}/${bottom}`);
+  return bottom === 1 ? String(top) : `${top}/${bottom}`;
 }
 
 const signed = (value: number, size: string): string => (value < 0 ? `−${size}` : size);

@@ -7,10 +7,10 @@ export const KG_PER: Readonly<Record<string, number>> = {
   oz: 0.0283495,
 };
 
-/** A weight as a person types it, in kg, to the gram: a bare number is kilograms; “26 lb”, “250 g”. NaN where it is none. */
-export function readWeight(typed: string): number {
-  const [, number = '', unit = ''] = /^\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*([a-z]*)\s*$/i.exec(typed) ?? [];
-  const per = KG_PER[unit.toLowerCase() || 'kg'];
+/** A weight as a person types it, in kg, to the gram: a bare number is in `unit`; “26 lb”, “250 g”. NaN where it is none. */
+export function readWeight(typed: string, unit: 'kg' | 'lb' = 'kg'): number {
+  const [, number = '', said = ''] = /^\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*([a-z]*)\s*$/i.exec(typed) ?? [];
+  const per = KG_PER[said.toLowerCase() || unit];
   return number === '' || per === undefined ? Number.NaN : inGrams(Number(number.replace(',', '.')) * per);
 }
 

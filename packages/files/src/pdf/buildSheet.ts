@@ -3,6 +3,7 @@ import type {
   BuildStep,
   DesignContent,
   Joint,
+  Measures,
   NestAnswer,
   PartsAnswer,
 } from '@yellow-cell/contract';
@@ -26,6 +27,7 @@ export interface BuildSheet {
   joint: Joint;
   boxes: number;
   paper: PaperName;
+  measures: Measures;
   answer: PartsAnswer;
   sheets: readonly { group: SheetGroup; nested: NestAnswer | undefined; cost: number | null }[];
   steps: readonly BuildStep[];
@@ -36,18 +38,17 @@ const JOINTS: Readonly<Record<Joint, string>> = {
   rebate: 'ends in rebates of the sides',
   box: 'box joints',
 };
-const figure = (mm: number): string => String(Number(mm.toFixed(1)));
 
 /** All that a shed needs on paper: drawings at a stated scale, cut list, sheets with the order of cuts, and the steps to tick. */
 export async function buildSheetPdf(sheet: BuildSheet): Promise<Uint8Array> {
-  const paper = new Paper(sheet.paper, `Build sheet: ${sheet.name}`);
+  const paper = new Paper(sheet.paper, `Build sheet: ${sheet.name}`, sheet.measures);
   frontPage(paper, sheet);
   cutList(paper, sheet);
   partDrawings(paper, sheet.answer.parts);
   sheetPages(paper, sheet);
   stepPages(paper, sheet);
   return await paper.bytes(
-    `${sheet.name}, build sheet in millimetres; what is drawn 1 : n is that true on paper printed at 100 %`,
+    `${sheet.name}, build sheet in ${sheet.measures.length === 'mm' ? 'millimetres' : 'inches'}; what is drawn 1 : n is that true on paper printed at 100 %`,
   );
 }
 
@@ -60,9 +61,9 @@ function frontPage(paper: Paper, { name, design, joint, boxes, answer }: BuildSh
     { gap: 1 },
   );
   if (body) {
-    const size = (span: readonly [number, number]) => figure(span[1] - span[0]);
+    const size = (span: readonly [number, number]) => paper.figure(span[1] - span[0]);
     paper.text(
-      `Inside ${size(body.inside.x)} wide and ${size(body.inside.y)} long, ${figure(body.body.depth.mm)} deep; outside ${size(body.outside.x)} × ${size(body.outside.y)} with walls of ${figure(body.body.wall.mm)}. What matters is the inside; the outside follows.`,
+      `Inside ${size(body.inside.x)} wide and ${size(body.inside.y)} long, ${paper.figure(body.body.depth.mm)} deep; outside ${size(body.outside.x)} × ${size(body.outside.y)} with walls of ${paper.figure(body.body.wall.mm)}. What matters is the inside; the outside follows.`,
       { gap: 1 },
     );
   }
@@ -88,8 +89,8 @@ function frontPage(paper: Paper, { name, design, joint, boxes, answer }: BuildSh
     above,
     scale,
     `From above, 1 : ${scale}`,
-    body && figure(body.inside.y[1] - body.inside.y[0]),
-    body && figure(body.inside.x[1] - body.inside.x[0]),
+    body && paper.figure(body.inside.y[1] - body.inside.y[0]),
+    body && paper.figure(body.inside.x[1] - body.inside.x[0]),
     body && { x: body.inside.y, y: body.inside.x },
   );
   view(
@@ -97,8 +98,8 @@ function frontPage(paper: Paper, { name, design, joint, boxes, answer }: BuildSh
     section,
     scale,
     `Cut across the frames, seen from the front, 1 : ${scale}`,
-    body && figure(body.inside.x[1] - body.inside.x[0]),
-    body && figure(body.body.depth.mm),
+    body && paper.figure(body.inside.x[1] - body.inside.x[0]),
+    body && paper.figure(body.body.depth.mm),
     body && { x: body.inside.x, y: body.z },
   );
 }
@@ -190,9 +191,9 @@ function cutList(paper: Paper, { answer, boxes }: BuildSheet): void {
       part.key,
       part.name,
       String(part.count * boxes),
-      `${figure(part.length_mm)} × ${figure(part.width_mm)} × ${figure(part.thickness_mm)}`,
+      `${paper.figure(part.length_mm)} × ${paper.figure(part.width_mm)} × ${paper.figure(part.thickness_mm)}`,
       `${part.material}${part.grain === 'none' ? '' : `, grain along ${part.grain}`}`,
-      machiningWords(part),
+      machiningWords(part, (mm) => paper.figure(mm)),
     ]);
   paper.heading('Fittings');
   paper.text(answer.fittings.map(({ name, count }) => `${count * boxes} × ${name}`).join(', '));
@@ -247,7 +248,7 @@ function sheetPages(paper: Paper, { sheets }: BuildSheet): void {
       : 0;
     paper.need(24 + tall);
     paper.text(
-      `${figure(group.thickness_mm)} mm ${group.material}${group.sheet ? `: ${group.sheet.name}` : ''}`,
+      `${paper.figure(group.thickness_mm)} mm ${group.material}${group.sheet ? `: ${group.sheet.name}` : ''}`,
       { bold: true, size: 10 },
     );
     if (group.remark) paper.text(group.remark);
@@ -259,7 +260,7 @@ function sheetPages(paper: Paper, { sheets }: BuildSheet): void {
       const scale = scaleFor([sheet.width_mm, sheet.height_mm], [paper.inner, 100]);
       paper.need(sheet.height_mm / scale + 9);
       paper.text(
-        `${sheet.offcut ?? `${figure(sheet.width_mm)} × ${figure(sheet.height_mm)}`}, 1 : ${scale}, ${sheet.cuts.length} cuts`,
+        `${sheet.offcut ?? `${paper.figure(sheet.width_mm)} × ${paper.figure(sheet.height_mm)}`}, 1 : ${scale}, ${sheet.cuts.length} cuts`,
         { size: 7.5, gap: 0.8 },
       );
       paper.y += drawSheet(paper, sheet, scale, MARGIN_MM, paper.y);

@@ -18,7 +18,7 @@ const FILL: Readonly<Record<string, string>> = {
   sheet: '#d9c9a5',
 };
 
-/** A view of the box at a scale of 1 : n, its lower left corner at (x, y + its height); figures in mm on the page. */
+/** A view of the box at a scale of 1 : n, its lower left corner at (x, y + its height); figures in the measures of the page. */
 export function drawBox(paper: Paper, drawing: Drawing, scale: number, x: number, y: number): void {
   const { pdf } = paper;
   const px = (mm: number) => (x + (mm - drawing.x[0]) / scale) * PT;
@@ -78,8 +78,6 @@ export function dimension(
     .restore();
 }
 
-const figure = (mm: number): string => String(Number(mm.toFixed(1)));
-
 /** One part at a scale, with its outline, what is cut into it, and its length and width. Returns the height it takes. */
 export function drawPart(paper: Paper, part: BuildPart, scale: number, x: number, y: number): number {
   const { pdf } = paper;
@@ -111,8 +109,8 @@ export function drawPart(paper: Paper, part: BuildPart, scale: number, x: number
   for (const { from, to } of part.bends)
     pdf.moveTo(px(from[0]), py(from[1])).lineTo(px(to[0]), py(to[1])).stroke();
   pdf.undash();
-  dimension(paper, 'x', x, x + part.length_mm / scale, y + height + 2.2, figure(part.length_mm));
-  dimension(paper, 'y', y, y + height, x - 2.2, figure(part.width_mm));
+  dimension(paper, 'x', x, x + part.length_mm / scale, y + height + 2.2, paper.figure(part.length_mm));
+  dimension(paper, 'y', y, y + height, x - 2.2, paper.figure(part.width_mm));
   return height + 7;
 }
 

@@ -1,4 +1,6 @@
 import { createRequire } from 'node:module';
+import type { Measures } from '@yellow-cell/contract';
+import { inMeasures, showLengthBare } from '@yellow-cell/core';
 import PDFDocument from 'pdfkit';
 
 /** Points to a millimetre. */
@@ -10,15 +12,17 @@ export const papers: Readonly<Record<PaperName, readonly [number, number]>> = {
 };
 export const MARGIN_MM = 12;
 
-/** One document with its pen; all lengths in mm from the upper left corner. */
+/** One document with its pen; all lengths in mm from the upper left corner, all that is written in the measures of who reads it. */
 export class Paper {
   readonly pdf: PDFKit.PDFDocument;
+  readonly measures: Measures;
   readonly width: number;
   readonly height: number;
   /** Where writing goes on. */
   y = MARGIN_MM;
 
-  constructor(name: PaperName, title: string) {
+  constructor(name: PaperName, title: string, measures: Measures) {
+    this.measures = measures;
     [this.width, this.height] = papers[name] as [number, number];
     this.pdf = new PDFDocument({
       size: [this.width * PT, this.height * PT],
@@ -40,6 +44,15 @@ export class Paper {
     return this.height - MARGIN_MM - 6;
   }
 
+  /** A length without its unit, which the page states once. */
+  figure(mm: number): string {
+    return showLengthBare(mm, this.measures.length);
+  }
+  /** What the program says, in the reader's measures. */
+  said(words: string): string {
+    return inMeasures(words, this.measures);
+  }
+
   newPage(): void {
     this.pdf.addPage();
     this.y = MARGIN_MM;
@@ -50,10 +63,11 @@ export class Paper {
   }
 
   text(
-    words: string,
+    told: string,
     more: { size?: number; bold?: boolean; x?: number; width?: number; gap?: number } = {},
   ): void {
     const { size = 9, bold = false, x = MARGIN_MM, width = this.width - MARGIN_MM - x, gap = 1 } = more;
+    const words = this.said(told);
     this.pdf.font(bold ? 'bold' : 'plain').fontSize(size);
     const tall = this.pdf.heightOfString(words, { width: width * PT }) / PT;
     this.need(tall);
@@ -76,7 +90,7 @@ export class Paper {
         .fontSize(7.5)
         .fillColor('#555')
         .text(
-          `${foot} · page ${page - start + 1} of ${count}`,
+          `${this.said(foot)} · page ${page - start + 1} of ${count}`,
           MARGIN_MM * PT,
           (this.height - MARGIN_MM) * PT,
           {

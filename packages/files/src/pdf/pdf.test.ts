@@ -6,9 +6,11 @@ import {
   buildSteps,
   defaultConstants,
   familyDesign,
+  METRIC,
   nest,
   parts,
   sheetGroups,
+  showLengthBare,
   usualWorkshop,
 } from '@yellow-cell/core';
 import { parseSync } from 'svgson';
@@ -29,6 +31,7 @@ async function sheetOf(family: 'threeWay' | 'donorHolding', paper: PaperName, na
     joint: 'butt',
     boxes: 2,
     paper,
+    measures: { ...METRIC, length: paper === 'Letter' ? 'inch' : 'mm' },
     answer,
     steps: buildSteps(design, 'butt', defaultConstants),
     sheets: groups.map((group) => ({ group, nested: group.question && nest(group.question), cost: null })),
@@ -58,7 +61,7 @@ describe.each([
     expect(text).toContain('Κυψέλη “A & B” − ½');
     for (const { name, length_mm } of all) {
       expect(text).toContain(name.split(',')[0]);
-      expect(text).toContain(String(Number(length_mm.toFixed(1))));
+      expect(text).toContain(showLengthBare(length_mm, paper === 'Letter' ? 'inch' : 'mm'));
     }
     for (const { title } of buildSteps(familyDesign(family), 'butt', defaultConstants))
       expect(text).toContain(title);

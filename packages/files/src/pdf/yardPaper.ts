@@ -1,3 +1,4 @@
+import type { Measures } from '@yellow-cell/contract';
 import {
   type BoxView,
   type CompartmentView,
@@ -23,13 +24,14 @@ export interface YardPaper {
   boxes: readonly BoxView[];
   /** Where the program is reached, for the codes. */
   address: string;
+  measures: Measures;
 }
 
 /** What a yard needs on paper: a card for each box, the list of the day as one walks, or the plan of the stands. */
 export async function yardPaperPdf(yardPaper: YardPaper): Promise<Uint8Array> {
   const { what, yard, on } = yardPaper;
   const title = { cards: 'Box cards', day: 'List of the day', plan: 'Yard plan' }[what];
-  const paper = new Paper(yardPaper.paper, `${title}: ${yard.name}`);
+  const paper = new Paper(yardPaper.paper, `${title}: ${yard.name}`, yardPaper.measures);
   if (what === 'cards') cards(paper, yardPaper);
   else if (what === 'day') dayList(paper, yardPaper);
   else plan(paper, yardPaper);

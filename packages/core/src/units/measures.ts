@@ -1,0 +1,132 @@
+import type { LineMeasures, Measures } from '@yellow-cell/contract';
+import { showLength } from './length.ts';
+import { KG_PER } from './weight.ts';
+
+/** As the program itself writes: what a breeder has not said otherwise. */
+export const METRIC: Measures = {
+  length: 'mm',
+  weight: 'kg',
+  volume: 'l',
+  temperature: 'C',
+  weekStart: 'monday',
+  dates: 'unsaid',
+};
+
+const POUND_KG = KG_PER.lb ?? 1;
+/** Litres in a quart: of 57.75 and of 69.355 cubic inches. */
+const QUART_L = { usQuart: 0.946352946, imperialQuart: 1.1365225 } as const;
+const OUNCES = 16;
+
+/** At most so many figures behind the point, without noughts at the end. */
+export const figures = (value: number, decimals: number): string =>
+  String(Number(value.toFixed(decimals))).replace('-', '−');
+
+/** `12.5 kg`, or in pounds, and in ounces where it is less than one. */
+export function showWeight(kg: number, { weight }: Pick<Measures, 'weight'>): string {
+  if (weight === 'kg') return `${figures(kg, Math.abs(kg) >= 10 ? 1 : 3)} kg`;
+  const pounds = kg / POUND_KG;
+  if (pounds !== 0 && Math.abs(pounds) < 0.995) return `${figures(pounds * OUNCES, 1)} oz`;
+  return `${figures(pounds, Math.abs(pounds) >= 10 ? 1 : 2)} lb`;
+}
+
+export function showVolume(litres: number, { volume }: Pick<Measures, 'volume'>): string {
+  const decimals = Math.abs(litres) >= 10 ? 1 : 2;
+  return volume === 'l'
+    ? `${figures(litres, decimals)} l`
+    : `${figures(litres / QUART_L[volume], decimals)} qt`;
+}
+
+const FAHRENHEIT_PER_K = 9 / 5;
+export function showTemperature(
+  celsius: number,
+  { temperature }: Pick<Measures, 'temperature'>,
+  decimals = 0,
+): string {
+  return temperature === 'C'
+    ? `${figures(celsius, decimals)} °C`
+    : `${figures(celsius * FAHRENHEIT_PER_K + 32, decimals)} °F`;
+}
+/** Degrees as a person types them. */
+export const celsiusIn = (degrees: number, { temperature }: Pick<Measures, 'temperature'>): number =>
+  temperature === 'C' ? degrees : Number(((degrees - 32) / FAHRENHEIT_PER_K).toFixed(1));
+
+/** A difference of temperatures. */
+export const showKelvin = (
+  kelvin: number,
+  { temperature }: Pick<Measures, 'temperature'>,
+  decimals = 1,
+): string =>
+  temperature === 'C'
+    ? `${figures(kelvin, decimals)} K`
+    : `${figures(kelvin * FAHRENHEIT_PER_K, decimals)} °F`;
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+function showDate(date: string, month: string, year: string | undefined, form: Measures['dates']): string {
+  if (form === 'monthDay') return `${month} ${date}${year ? `, ${year}` : ''}`;
+  const number = String(MONTHS.indexOf(month) + 1).padStart(2, '0');
+  return `${year ? `${year}-` : ''}${number}-${date.padStart(2, '0')}`;
+}
+
+const NUMBER = String.raw`([−-]?\d+(?:\.\d+)?)`;
+/** What stands before or after another figure of the same measure: “35 to 40 kg”. */
+const RANGE = `(?:${NUMBER}( to | and | or | – |–))?`;
+const quantity = (unit: string): RegExp =>
+  new RegExp(String.raw`(?<![\p{L}\d.])${RANGE}${NUMBER} ${unit}(?![\p{L}\d/²³])`, 'gu');
+const PATTERNS = {
+  mm: quantity('mm'),
+  kg: quantity('kg'),
+  celsius: quantity('°C'),
+  kelvin: quantity('K'),
+  litres: quantity('(?:l|L|litres|litre)'),
+  date: new RegExp(String.raw`\b(\d{1,2}) (${MONTHS.join('|')})\b(?: (\d{4}))?`, 'g'),
+};
+
+/**
+ * A sentence of the program, which gives lengths in mm, weights in kg, volumes in litres, temperatures in °C and days as
+ * 28 May, in the measures that a breeder reads. Everything that is said to a person passes here, so that no sentence
+ * need know of measures.
+ */
+export function inMeasures(sentence: string, measures: Measures): string {
+  const { length, weight, volume, temperature, dates } = measures;
+  let said = sentence;
+  const put = (pattern: RegExp, show: (value: number) => string): void => {
+    said = said.replaceAll(pattern, (_, from: string | undefined, between: string | undefined, to: string) =>
+      from === undefined
+        ? show(figureOf(to))
+        : rangeOf(show(figureOf(from)), between ?? '', show(figureOf(to))),
+    );
+  };
+  if (length === 'inch') put(PATTERNS.mm, (mm) => showLength(mm, 'inch'));
+  if (weight === 'lb') put(PATTERNS.kg, (kg) => showWeight(kg, measures));
+  if (volume !== 'l') put(PATTERNS.litres, (litres) => showVolume(litres, measures));
+  if (temperature === 'F') {
+    put(PATTERNS.celsius, (celsius) => showTemperature(celsius, measures));
+    put(PATTERNS.kelvin, (kelvin) => showKelvin(kelvin, measures));
+  }
+  if (dates === 'monthDay' || dates === 'iso')
+    said = said.replaceAll(PATTERNS.date, (_, date: string, month: string, year?: string) =>
+      showDate(date, month, year, dates),
+    );
+  return said;
+}
+const figureOf = (figure: string): number => Number(figure.replace('−', '-'));
+/** “35 to 40 kg” states its unit once. */
+function rangeOf(from: string, between: string, to: string): string {
+  const unit = to.slice(to.lastIndexOf(' '));
+  return `${from.endsWith(unit) ? from.slice(0, -unit.length) : from}${between}${to}`;
+}
+
+/** What the quick line takes from them; what is not said is asked. */
+export const lineMeasures = ({ volume, dates }: Measures): LineMeasures => ({
+  ...(volume === 'l' ? {} : { pints: volume === 'usQuart' ? 'us' : 'imperial' }),
+  ...(dates === 'dayMonth' || dates === 'iso' ? { dates: 'dayFirst' } : {}),
+  ...(dates === 'monthDay' ? { dates: 'monthFirst' } : {}),
+});
+
+/** Settings as they were stored before there was more to say than lengths. */
+export function measuresRaised<S extends object>(stored: S): Omit<S, 'units'> & { measures: Measures } {
+  const { units, measures, ...rest } = stored as S & { units?: 'mm' | 'inch'; measures?: Measures };
+  return { ...rest, measures: measures ?? { ...METRIC, length: units ?? 'mm' } } as Omit<S, 'units'> & {
+    measures: Measures;
+  };
+}
