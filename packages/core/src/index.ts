@@ -65,6 +65,7 @@ export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';
 export { standardBody, standardDesign } from './box/standardDesign.ts';
 export { daylightHours } from './calendar/daylight.ts';
 export { type Day, dayOf, daysBetween, earlier, instantOf, later, plusDays } from './calendar/days.ts';
+export { type SeasonYear, seasonYear, seasonYearOf } from './calendar/seasonYear.ts';
 export { showDay, showWindow } from './calendar/showDay.ts';
 export { boardNames } from './carpentry/boardPieces.ts';
 export { fileName } from './carpentry/fileName.ts';
@@ -136,6 +137,7 @@ export {
 } from './reach/reach.ts';
 export { judgeFeed, reportOf } from './sensors/judge.ts';
 export { dailyWeights, type ScaleUse, scaleUse } from './sensors/scale.ts';
+export { readCoordinate, showCoordinate } from './units/coordinates.ts';
 export { MM_PER_INCH, type ParsedLength, parseLength, showLength, showLengthBare } from './units/length.ts';
 export {
   celsiusIn,

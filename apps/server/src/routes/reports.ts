@@ -1,4 +1,5 @@
 import { CalendarDate, Id, TakeReport, TakesBy, Year, YearRibbon } from '@yellow-cell/contract';
+import { seasonYear } from '@yellow-cell/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { NotFound } from '../services/conflict.ts';
@@ -29,7 +30,7 @@ export const reportRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { c
     {
       schema: {
         tags: ['ribbon'],
-        summary: 'What the ribbon shows of a year at a yard',
+        summary: 'What the ribbon shows of a year at a yard, which in the south begins in July',
         params: z.object({ year: Year }),
         querystring: z.object({ yard: Id }),
         response: { 200: YearRibbon },
@@ -40,10 +41,11 @@ export const reportRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { c
         const place = await findYard(store, yard);
         if (!place) throw new NotFound('There is no such yard.');
         const { latitude_deg, longitude_deg } = place;
+        const { from, to } = seasonYear(Number(year), latitude_deg);
         return {
           latitude_deg,
           longitude_deg,
-          ...(await seasonBetween(store, yard, `${year}-01-01`, `${year}-12-31`)),
+          ...(await seasonBetween(store, yard, from, to)),
         };
       }),
   );

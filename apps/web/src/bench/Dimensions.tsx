@@ -6,6 +6,10 @@ import type { Placing } from '../drawing/place.ts';
 const ROW = { first: 58, step: 34 };
 const BELOW = 47;
 
+/** A figure with a little air on both sides, in pixels. */
+const widthOf = (text: string): number => text.length * 7.8 + 6;
+const ARROW = 7;
+
 /** Dimension lines as on a workshop drawing: extension lines, ticks at both ends, the figure on the line. */
 export function Dimensions({ drawing, placing }: { drawing: Drawing; placing: Placing }) {
   const units = useUnits();
@@ -26,7 +30,8 @@ export function Dimensions({ drawing, placing }: { drawing: Drawing; placing: Pl
             number,
             number,
           ];
-          const label = b - a > 16;
+          // Read along its line, as on a workshop drawing: a long figure runs neither into its neighbour nor off the sheet.
+          const label = b - a > widthOf(text) + 2 * ARROW;
           return (
             <g key={id + axis}>
               <path
@@ -36,11 +41,11 @@ export function Dimensions({ drawing, placing }: { drawing: Drawing; placing: Pl
               />
               <path d={`M${x} ${a}V${b}${arrow(x, a, 0, 1)}${arrow(x, b, 0, -1)}`} fill="none" />
               {label && (
-                <g transform={`translate(${x} ${(a + b) / 2})`}>
+                <g transform={`translate(${x} ${(a + b) / 2}) rotate(-90)`}>
                   <rect
-                    x={-text.length * 3.9 - 3}
+                    x={-widthOf(text) / 2}
                     y={-9}
-                    width={text.length * 7.8 + 6}
+                    width={widthOf(text)}
                     height={18}
                     fill="var(--sheet)"
                     stroke="none"
@@ -67,9 +72,9 @@ export function Dimensions({ drawing, placing }: { drawing: Drawing; placing: Pl
             />
             <path d={`M${a} ${y}H${b}${arrow(a, y, 1, 0)}${arrow(b, y, -1, 0)}`} fill="none" />
             <rect
-              x={(a + b) / 2 - text.length * 3.9 - 3}
+              x={(a + b) / 2 - widthOf(text) / 2}
               y={y - 9}
-              width={text.length * 7.8 + 6}
+              width={widthOf(text)}
               height={18}
               fill="var(--sheet)"
               stroke="none"
@@ -86,6 +91,6 @@ export function Dimensions({ drawing, placing }: { drawing: Drawing; placing: Pl
 
 /** A small open arrowhead at (x, y) whose strokes run back along (dx, dy). */
 function arrow(x: number, y: number, dx: number, dy: number): string {
-  const [l, w] = [7, 3];
+  const [l, w] = [ARROW, 3];
   return `M${x + dx * l + dy * w} ${y + dy * l + dx * w}L${x} ${y}L${x + dx * l - dy * w} ${y + dy * l - dx * w}`;
 }

@@ -1,5 +1,6 @@
 import { type BoxModel, type BoxPhysics, isEntrance } from '@yellow-cell/core';
 import type { ReactNode } from 'react';
+import { useSay } from '../app/units.ts';
 import { centreOf, type Placing, rectOf } from '../drawing/place.ts';
 import { heatTone, showC } from './heat.ts';
 
@@ -16,10 +17,12 @@ interface MarksProps {
 
 /** On the cut: temperatures of spaces and inner surfaces, and where water forms. */
 export function SectionMarks({ layer, model, placing }: MarksProps) {
+  const say = useSay();
   const { kind, physics } = layer;
   return (
     <g pointerEvents="none">
-      {kind === 'warmth' && physics.surfaces.flatMap((surface) => surfaceLine(surface, model, placing) ?? [])}
+      {kind === 'warmth' &&
+        physics.surfaces.flatMap((surface) => surfaceLine(surface, model, placing, say) ?? [])}
       {kind === 'warmth' &&
         physics.compartments.map(({ spaces, water }) => {
           const space = model.spaces.find(({ id }) => id === spaces[0]);
@@ -35,7 +38,7 @@ export function SectionMarks({ layer, model, placing }: MarksProps) {
         if (!space) return null;
         const area = placing.rect(rectOf(space.block.x, space.block.z));
         const { x, y } = centreOf(area);
-        const text = kind === 'warmth' ? showC(inside_C) : `${(air.flow_m3s * 1_000).toFixed(2)} L/s`;
+        const text = kind === 'warmth' ? say(showC(inside_C)) : `${(air.flow_m3s * 1_000).toFixed(2)} L/s`;
         return <Plate key={spaces[0]} x={x} y={y} text={text} room={area.width} />;
       })}
     </g>
@@ -59,6 +62,7 @@ function surfaceLine(
   { face, surface_C }: BoxPhysics['surfaces'][number],
   model: BoxModel,
   placing: Placing,
+  say: (words: string) => string,
 ): ReactNode {
   const space = model.spaces.find(({ id }) => id === face.between[0]);
   const where = face.part === 'cover' || face.part === 'floor' ? face.part : face.side;
@@ -82,7 +86,7 @@ function surfaceLine(
       stroke={heatTone(surface_C)}
       strokeWidth={5}
     >
-      <title>{`${where}, inner surface ${showC(surface_C)}`}</title>
+      <title>{say(`${where}, inner surface ${showC(surface_C)}`)}</title>
     </line>
   );
 }

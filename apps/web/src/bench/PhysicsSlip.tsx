@@ -162,7 +162,7 @@ function WarmthLines({ each, constants }: LinesProps) {
       </div>
       <p className={water.verdict === 'drips' ? 'font-semibold text-danger' : ''}>
         {WATER[water.verdict]}{' '}
-        {water.condensate_gDay > 0.5 ? `${Math.round(water.condensate_gDay)} g a day, ` : ''}dew point{' '}
+        {water.condensate_gDay > 0.5 ? `${Math.round(water.condensate_gDay)} g a day. ` : ''}Dew point{' '}
         <Said>{showC(water.dewPoint_C)}.</Said>
       </p>
       <Formula>

@@ -1,10 +1,10 @@
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
-import { daysBetween, plusDays, showDay } from '@yellow-cell/core';
+import { daysBetween, plusDays, seasonYearOf, showDay } from '@yellow-cell/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { sessionQuery, yardsQuery, yearQuery } from '../app/queries.ts';
-import { useSay } from '../app/units.ts';
+import { useMeasures, useSay } from '../app/units.ts';
 import { useSize } from '../parts/useSize.ts';
 import { RibbonBand } from './RibbonBand.tsx';
 import { yearScale } from './yearScale.ts';
@@ -20,16 +20,21 @@ export function Ribbon() {
   const { data: yards } = useSuspenseQuery(yardsQuery);
   const { yard = yards[0]?.id } = useParams();
   const [ref, { width }] = useSize<HTMLDivElement>({ width: 1280, height: HEIGHT });
-  const year = on.slice(0, 4);
-  const { data } = useQuery({ ...yearQuery(year, yard ?? ''), enabled: yard !== undefined });
-  const scale = yearScale(year, MARGIN, width - MARGIN);
+  const { weekStart } = useMeasures();
+  const place = yards.find(({ id }) => id === yard);
+  const season = seasonYearOf(on, place?.latitude_deg ?? 0);
+  const { data } = useQuery({
+    ...yearQuery(String(season.year), yard ?? ''),
+    enabled: place !== undefined,
+  });
+  const scale = yearScale(season, MARGIN, width - MARGIN);
   const x = scale.x(on);
 
   return (
     <section aria-label="The year" className="no-print border-b border-hairline bg-sheet">
       <div ref={ref} className="relative" style={{ height: HEIGHT }}>
         <svg width={width} height={HEIGHT} aria-hidden className="absolute inset-0 block">
-          <RibbonBand scale={scale} data={data} today={today} width={width} />
+          <RibbonBand scale={scale} data={data} today={today} width={width} weekStart={weekStart} />
           <line x1={x} x2={x} y1={14} y2={HEIGHT} stroke="var(--ink)" strokeWidth={2} />
         </svg>
         <Handle
@@ -37,7 +42,7 @@ export function Ribbon() {
           width={width}
           date={on}
           isToday={isToday}
-          year={year}
+          from={season.from}
           dayAt={scale.dayAt}
           setOn={setOn}
         />
@@ -77,14 +82,14 @@ interface HandleProps {
   width: number;
   date: string;
   isToday: boolean;
-  year: string;
+  from: string;
   dayAt: (x: number) => string;
   setOn: (day: string) => void;
 }
 
 const FLAG = 104;
 
-function Handle({ x, width, date, isToday, year, dayAt, setOn }: HandleProps) {
+function Handle({ x, width, date, isToday, from, dayAt, setOn }: HandleProps) {
   const say = useSay();
   const dragging = useRef(false);
   const toPointer = (event: PointerEvent<HTMLElement>) => {
@@ -121,13 +126,13 @@ function Handle({ x, width, date, isToday, year, dayAt, setOn }: HandleProps) {
         aria-label="Date shown"
         aria-valuemin={0}
         aria-valuemax={365}
-        aria-valuenow={daysBetween(`${year}-01-01`, date)}
+        aria-valuenow={daysBetween(from, date)}
         aria-valuetext={say(showDay(date))}
         onKeyDown={onKey}
         className={`pointer-events-none absolute top-0 rounded-full py-0.5 text-center text-sm font-bold ${isToday ? 'bg-ink text-paper' : 'bg-yellow text-on-yellow'}`}
         style={{ left, width: FLAG }}
       >
-        {weekday(date)} {say(showDay(date, `${year}-01-01`))}
+        {weekday(date)} {say(showDay(date, date))}
       </div>
     </>
   );

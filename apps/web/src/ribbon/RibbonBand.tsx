@@ -1,4 +1,4 @@
-import type { RoundRow, YearRibbon } from '@yellow-cell/contract';
+import type { Measures, RoundRow, YearRibbon } from '@yellow-cell/contract';
 import { daylightHours, plusDays, registry } from '@yellow-cell/core';
 import { line } from 'd3-shape';
 import { memo, useMemo } from 'react';
@@ -14,18 +14,24 @@ interface RibbonBandProps {
   data: YearRibbon | undefined;
   today: string;
   width: number;
+  weekStart: Measures['weekStart'];
 }
 
 /** The season as a band: daylight as a line, flying weather and frost as tints, rounds as bars, due work as ticks. */
 export const RibbonBand = memo(
   RibbonBandPlain,
-  (a, b) => a.data === b.data && a.width === b.width && a.today === b.today && a.scale.year === b.scale.year,
+  (a, b) =>
+    a.data === b.data &&
+    a.width === b.width &&
+    a.today === b.today &&
+    a.scale.from === b.scale.from &&
+    a.weekStart === b.weekStart,
 );
 
-function RibbonBandPlain({ scale, data, today }: RibbonBandProps) {
-  const step = scale.x(plusDays(`${scale.year}-01-01`, 1)) - scale.x(`${scale.year}-01-01`);
-  const end = scale.x(`${scale.year}-12-31`);
-  const start = scale.x(`${scale.year}-01-01`);
+function RibbonBandPlain({ scale, data, today, weekStart }: RibbonBandProps) {
+  const start = scale.x(scale.from);
+  const end = scale.x(scale.to);
+  const step = scale.x(plusDays(scale.from, 1)) - start;
   const daylight = useMemo(() => (data ? daylightPath(scale, data) : ''), [scale, data]);
   const base = BAND.top + BAND.height;
   return (
@@ -48,10 +54,12 @@ function RibbonBandPlain({ scale, data, today }: RibbonBandProps) {
           fill={tint(max_C, flying_h)}
         />
       ))}
-      {MONTHS.map((month, index) => {
-        const x = scale.x(`${scale.year}-${String(index + 1).padStart(2, '0')}-01`);
+      {step > 2 && <path d={weeks(scale, weekStart, base)} stroke="var(--hairline)" strokeWidth={1} />}
+      {monthsOf(scale).map((first) => {
+        const x = scale.x(first);
+        const month = MONTHS[Number(first.slice(5, 7)) - 1] ?? '';
         return (
-          <g key={month}>
+          <g key={first}>
             <line x1={x} x2={x} y1={BAND.top} y2={base} stroke="var(--hairline)" />
             <text x={x + 4} y={14} fontSize={11.5} fontWeight={600} fill="var(--soft)">
               {step > 2 ? month : month.charAt(0)}
@@ -80,6 +88,25 @@ function RibbonBandPlain({ scale, data, today }: RibbonBandProps) {
   );
 }
 
+/** The first day of each month of the year, whichever month it begins with. */
+const monthsOf = ({ from }: YearScale): string[] =>
+  Array.from({ length: 12 }, (_, index) => {
+    const at = new Date(`${from}T00:00:00Z`);
+    at.setUTCMonth(at.getUTCMonth() + index);
+    return at.toISOString().slice(0, 10);
+  });
+
+const FIRST_WEEKDAY = { sunday: 0, monday: 1 } as const;
+/** A short line where each week begins. */
+function weeks(scale: YearScale, weekStart: Measures['weekStart'], base: number): string {
+  const weekday = new Date(`${scale.from}T00:00:00Z`).getUTCDay();
+  const first = (FIRST_WEEKDAY[weekStart] - weekday + 7) % 7;
+  return Array.from({ length: Math.ceil((scale.days - first) / 7) }, (_, week) => {
+    const day = plusDays(scale.from, first + 7 * week);
+    return `M${scale.x(day).toFixed(1)} ${base - 4}v4`;
+  }).join('');
+}
+
 function RoundBar({ round, scale, lane }: { round: RoundRow; scale: YearScale; lane: number }) {
   const from = scale.x(round.graftedOn);
   const to = scale.x(plusDays(round.graftedOn, ROUND_DAYS));
@@ -105,12 +132,12 @@ function tint(max_C: number, flying_h: number): string {
 }
 
 function daylightPath(scale: YearScale, { latitude_deg, longitude_deg }: YearRibbon): string {
-  const weeks = Array.from({ length: Math.ceil(scale.days / 7) + 1 }, (_, week) =>
-    plusDays(`${scale.year}-01-01`, Math.min(week * 7, scale.days - 1)),
+  const sampled = Array.from({ length: Math.ceil(scale.days / 7) + 1 }, (_, week) =>
+    plusDays(scale.from, Math.min(week * 7, scale.days - 1)),
   );
   const path = line<string>(
     (day) => scale.x(day),
     (day) => BAND.top + BAND.height - (daylightHours(day, latitude_deg, longitude_deg) / 24) * BAND.height,
   );
-  return path(weeks) ?? '';
+  return path(sampled) ?? '';
 }

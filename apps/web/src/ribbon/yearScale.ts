@@ -1,22 +1,25 @@
-import { daysBetween, plusDays } from '@yellow-cell/core';
+import { daysBetween, plusDays, type SeasonYear } from '@yellow-cell/core';
 import { scaleLinear } from 'd3-scale';
 
-export interface YearScale {
-  year: string;
+export interface YearScale extends Pick<SeasonYear, 'from' | 'to'> {
   days: number;
   x(day: string): number;
   dayAt(x: number): string;
 }
 
-/** Days of a year laid out from `left` to `right`, in pixels. */
-export function yearScale(year: string, left: number, right: number): YearScale {
-  const first = `${year}-01-01`;
-  const days = daysBetween(first, `${Number(year) + 1}-01-01`);
+/** Days of a year of bees laid out from `left` to `right`, in pixels. */
+export function yearScale(
+  { from, to }: Pick<SeasonYear, 'from' | 'to'>,
+  left: number,
+  right: number,
+): YearScale {
+  const days = daysBetween(from, to) + 1;
   const scale = scaleLinear([0, days], [left, right]).clamp(true);
   return {
-    year,
+    from,
+    to,
     days,
-    x: (day) => scale(daysBetween(first, day) + 0.5),
-    dayAt: (x) => plusDays(first, Math.min(days - 1, Math.max(0, Math.floor(scale.invert(x))))),
+    x: (day) => scale(daysBetween(from, day) + 0.5),
+    dayAt: (x) => plusDays(from, Math.min(days - 1, Math.max(0, Math.floor(scale.invert(x))))),
   };
 }

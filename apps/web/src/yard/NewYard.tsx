@@ -1,4 +1,5 @@
 import type { Yard } from '@yellow-cell/contract';
+import { readCoordinate, showCoordinate } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiError, sendJson } from '../app/api.ts';
@@ -21,8 +22,8 @@ export function NewYard({ onDone }: { onDone?: () => void }) {
       const fields = {
         id,
         name: name.trim(),
-        latitude_deg: degrees(latitude),
-        longitude_deg: degrees(longitude),
+        latitude_deg: degrees(latitude, 'latitude'),
+        longitude_deg: degrees(longitude, 'longitude'),
         zone,
       };
       queries.setQueryData(yardsQuery.queryKey, await sendJson<Yard[]>('POST', '/yards', fields));
@@ -47,19 +48,17 @@ export function NewYard({ onDone }: { onDone?: () => void }) {
           onChange={({ target }) => setName(target.value)}
         />
         <TextField
-          label="Latitude (° north; south with −)"
+          label="Latitude"
           required
-          inputMode="decimal"
-          placeholder="48.1"
+          hint={readAs(latitude, 'latitude')}
           value={latitude}
           problem={problemOf('latitude_deg')}
           onChange={({ target }) => setLatitude(target.value)}
         />
         <TextField
-          label="Longitude (° east; west with −)"
+          label="Longitude"
           required
-          inputMode="decimal"
-          placeholder="13.6"
+          hint={readAs(longitude, 'longitude')}
           value={longitude}
           problem={problemOf('longitude_deg')}
           onChange={({ target }) => setLongitude(target.value)}
@@ -81,8 +80,16 @@ export function NewYard({ onDone }: { onDone?: () => void }) {
   );
 }
 
-/** Text that is no number goes out as it is, so that the answer can say so beside the field. */
-function degrees(typed: string): number | string {
-  const plain = typed.trim().replace(',', '.').replace('−', '-');
-  return plain === '' || Number.isNaN(Number(plain)) ? typed : Number(plain);
+/** Text that is no coordinate goes out as it is, so that the answer can say so beside the field. */
+function degrees(typed: string, axis: 'latitude' | 'longitude'): number | string {
+  const read = readCoordinate(typed, axis);
+  return Number.isNaN(read) ? typed : read;
 }
+function readAs(typed: string, axis: 'latitude' | 'longitude'): string {
+  const read = readCoordinate(typed, axis);
+  return Number.isNaN(read) ? EXAMPLES[axis] : `Read as ${showCoordinate(read, axis)}.`;
+}
+const EXAMPLES = {
+  latitude: 'As on a map: 48.1, 41.3 S or 41° 18′ S.',
+  longitude: 'As on a map: 13.6, 174.8 E or 13° 36′ W.',
+};
