@@ -1,7 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { payloads } from '@yellow-cell/contract';
-import { limitTable, registry, rules, transitionTable } from '@yellow-cell/core';
+import {
+  check,
+  families,
+  familyDesign,
+  limitTable,
+  registry,
+  rules,
+  transitionTable,
+} from '@yellow-cell/core';
 import { describe, expect, it } from 'vitest';
 import { root } from './root.ts';
 
@@ -18,6 +26,16 @@ describe('docs/models.md', () => {
   it('names every rule that raises work with its source', () => {
     for (const { title, why, source } of rules)
       expect(models).toMatch(new RegExp(`\\| ${title} \\| ${why} \\| .* \\| ${source} \\|`));
+  });
+  it('has a section for every source that a figure, a rule or a check names', () => {
+    const named = [...Object.values(registry), ...rules, ...Object.values(limitTable)].map(
+      ({ source }) => source,
+    );
+    const checked = families.flatMap(({ family }) =>
+      check({ design: familyDesign(family) }).checks.flatMap(({ limit }) => limit?.source ?? []),
+    );
+    for (const source of new Set([...named, ...checked]))
+      if (!source.startsWith('Our estimate')) expect(models).toContain(`\n### ${source}\n`);
   });
   it('names every limit of the checks with its default', () => {
     for (const [name, { value }] of Object.entries(limitTable))

@@ -135,10 +135,6 @@ export {
   reachProblems,
   spaceProblems,
 } from './reach/reach.ts';
-export { judgeFeed, reportOf } from './sensors/judge.ts';
-export { dailyWeights, type ScaleUse, scaleUse } from './sensors/scale.ts';
-export { readCoordinate, showCoordinate } from './units/coordinates.ts';
-export { MM_PER_INCH, type ParsedLength, parseLength, showLength, showLengthBare } from './units/length.ts';
 export {
   celsiusIn,
   figures,
@@ -150,7 +146,13 @@ export {
   showTemperature,
   showVolume,
   showWeight,
-} from './units/measures.ts';
+} from './say/measures.ts';
+export { capital, countOf, listOf } from './say/words.ts';
+export { judgeFeed, reportOf } from './sensors/judge.ts';
+export { dailyWeights, type ScaleUse, scaleUse } from './sensors/scale.ts';
+export { slugOf } from './slug.ts';
+export { readCoordinate, showCoordinate } from './units/coordinates.ts';
+export { MM_PER_INCH, type ParsedLength, parseLength, showLength, showLengthBare } from './units/length.ts';
 export { readWeight } from './units/weight.ts';
 export { type Arranged, arrangements, arrangementsOf, surestFirst } from './warmth/arrangements.ts';
 export {

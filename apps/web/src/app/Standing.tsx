@@ -1,4 +1,5 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
+import { countOf } from '@yellow-cell/core';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useSilentSince } from './connection.ts';
@@ -26,11 +27,8 @@ export function Standing() {
       )}
       {late && count > 0 && (
         <p role="status" className="no-print border-y border-hairline bg-glow px-5 py-1.5">
-          <strong>
-            {count} {count === 1 ? 'entry waits' : 'entries wait'} for the server.
-          </strong>{' '}
-          Kept on this device; sent by {count === 1 ? 'itself' : 'themselves'} as soon as it answers:{' '}
-          {titles(parcels)}.
+          <strong>{countOf(count, 'entry waits', 'entries wait')} for the server.</strong> Kept on this
+          device; sent by {count === 1 ? 'itself' : 'themselves'} as soon as it answers: {titles(parcels)}.
           {overtaken.length > 0 && (
             <>
               {' '}
@@ -43,7 +41,7 @@ export function Standing() {
       {setAside.length > 0 && (
         <p role="status" className="no-print border-y border-hairline px-5 py-1.5">
           <strong className="text-danger">
-            {setAside.length} {setAside.length === 1 ? 'entry was' : 'entries were'} not taken by the server.
+            {countOf(setAside.length, 'entry was', 'entries were')} not taken by the server.
           </strong>{' '}
           Nothing is lost: {setAside.length === 1 ? 'it is' : 'they are'} kept on this device.{' '}
           <Link className="font-semibold underline" to="/settle">
@@ -53,10 +51,8 @@ export function Standing() {
       )}
       {unsettled > 0 && (
         <p role="status" className="no-print border-y border-hairline px-5 py-1.5">
-          <strong className="text-danger">
-            {unsettled} {unsettled === 1 ? 'entry' : 'entries'} to settle.
-          </strong>{' '}
-          What was entered without a connection clashes with what stands.{' '}
+          <strong className="text-danger">{countOf(unsettled, 'entry', 'entries')} to settle.</strong> What
+          was entered without a connection clashes with what stands.{' '}
           <Link className="font-semibold underline" to="/settle">
             See both sides
           </Link>

@@ -55,6 +55,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../yard/QueenScreen.tsx')).QueenScreen }),
           },
           {
+            path: 'models',
+            lazy: async () => ({ Component: (await import('../models/ModelsScreen.tsx')).ModelsScreen }),
+          },
+          {
             path: 'settle',
             lazy: async () => ({ Component: (await import('../yard/SettleScreen.tsx')).SettleScreen }),
           },

@@ -4,6 +4,7 @@ import { CircleAlert, CircleHelp, Info, TriangleAlert } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { useSay } from '../app/units.ts';
 import { LengthField } from '../parts/LengthField.tsx';
+import { SourceLink } from '../parts/SourceLink.tsx';
 import type { DraftDesk } from './useDraft.ts';
 
 const SIGN = { danger: TriangleAlert, fault: CircleAlert, care: CircleHelp, note: Info } as const;
@@ -179,7 +180,8 @@ function Source({ check: { figure, limit, unit } }: { check: CheckResult }) {
   const shown = (value: number) => say(`${Math.round(value * 10) / 10} ${unit}`);
   return (
     <span className="text-sm text-soft">
-      {shown(figure)}, limit {shown(limit.value)} ({limit.source}).
+      {shown(figure)}, limit {shown(limit.value)} (<SourceLink source={limit.source} />
+      ).
     </span>
   );
 }

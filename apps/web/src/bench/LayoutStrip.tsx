@@ -4,6 +4,7 @@ import {
   become,
   becomings,
   bodiesOf,
+  countOf,
   framesIn,
   type NewBody,
   newDesign,
@@ -76,7 +77,7 @@ function Found({ of: body, onChoose }: Pick<LayoutStripProps, 'onChoose'> & { of
       <span className="text-sm text-soft" role="status">
         {found.length === 0 && !done
           ? 'working them out…'
-          : `${found.length} fit, in ${ways.length} ${ways.length === 1 ? 'way' : 'ways'} of dividing it · best first${done ? '' : ' · more come'}`}
+          : `${found.length} fit, in ${countOf(ways.length, 'way')} of dividing it · best first${done ? '' : ' · more come'}`}
       </span>
       {found.length === 0 && done && (
         <p className="w-full py-2 text-soft">

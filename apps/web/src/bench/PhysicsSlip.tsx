@@ -9,6 +9,7 @@ import {
 import { useMemo, useState } from 'react';
 import { Notice } from '../parts/Notice.tsx';
 import { Said } from '../parts/Said.tsx';
+import { SourceLink } from '../parts/SourceLink.tsx';
 import { ConditionFields } from './ConditionFields.tsx';
 import { DayChart } from './DayChart.tsx';
 import { showC } from './heat.ts';
@@ -69,7 +70,7 @@ export function PhysicsSlip({ kind, design, desk }: PhysicsSlipProps) {
       <p className="mt-3 text-xs text-soft">
         Steady state; wind is left out. Bees cover {Math.round(constants.covered * 100)} % of the comb. Stack
         flow through free areas, of which shut-in bees leave {Math.round(constants.clustered * 100)} %; ISO
-        6946 surfaces (handbook 3).
+        6946 surfaces.
       </p>
     </aside>
   );
@@ -107,7 +108,7 @@ function AirLines({ each, outside_C, constants }: LinesProps & { outside_C: numb
       <Formula>
         (UA + {constants.airHeat_Jm3K} · Q) · ΔT = bees · W/kg + sun, with UA {each.ua_WK.toFixed(2)} W/K, ΔT{' '}
         {shut.rise_K.toFixed(1)} K over {outside_C} °C, Q = Cd · A* · √(2 g h ΔT / T̄) ={' '}
-        {(shut.flow_m3s * 1_000).toFixed(3)} L/s. Handbook 3, openings and stack flow.
+        {(shut.flow_m3s * 1_000).toFixed(3)} L/s. <SourceLink source="Openings and stack flow" />.
       </Formula>
     </>
   );
@@ -167,8 +168,9 @@ function WarmthLines({ each, constants }: LinesProps) {
       </p>
       <Formula>
         U = 1 ÷ (Rsi + Σ d/λ + Rse) for each face, a network of all spaces solved together; water: ρ inside =
-        ρ outside + {constants.waterOfStores} · stores ÷ Q, saturated over the coldest inner surface. Handbook
-        3, layers, network, moisture.
+        ρ outside + {constants.waterOfStores} · stores ÷ Q, saturated over the coldest inner surface.{' '}
+        <SourceLink source="Layers and surfaces" />, <SourceLink source="Network of a box" />,{' '}
+        <SourceLink source="Moisture" />.
       </Formula>
     </>
   );

@@ -1,5 +1,5 @@
 import type { BuildPart, PartsAnswer } from '@yellow-cell/contract';
-import { showLength } from '@yellow-cell/core';
+import { capital, showLength } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useUnits } from '../app/units.ts';
 import { Notice } from '../parts/Notice.tsx';
@@ -21,7 +21,7 @@ export function PartList({ answer, boxes }: { answer: PartsAnswer; boxes: number
         ) : (
           open.map(({ key, sentence }) => (
             <Notice key={key} kind="danger">
-              {sentence.charAt(0).toUpperCase() + sentence.slice(1)}
+              {capital(sentence)}
             </Notice>
           ))
         )}

@@ -4,6 +4,7 @@ import {
   boxesPerSheet,
   type Constants,
   costOf,
+  countOf,
   nest,
   parts,
   type SheetGroup,
@@ -192,7 +193,7 @@ function Group({ group, answer, boxes, alone, currency, keep_mm }: GroupProps) {
       {group.remark && <p className={group.question ? 'text-soft' : 'text-danger'}>{group.remark}</p>}
       {answer && (
         <p>
-          {answer.sheets.length} {answer.sheets.length === 1 ? 'sheet' : 'sheets'}
+          {countOf(answer.sheets.length, 'sheet')}
           {answer.sheets.length > answer.bound ? ` (by area alone ${answer.bound})` : ''},{' '}
           {Math.round(answer.yield * 100)} % in parts
           {cost ? `, ${currency} ${cost.toFixed(2)}` : ''}.{' '}
@@ -212,8 +213,7 @@ function Group({ group, answer, boxes, alone, currency, keep_mm }: GroupProps) {
               </button>
             ) : (
               <strong>
-                One sheet gives{' '}
-                {perSheet === 0 ? 'no whole box' : `${perSheet} ${perSheet === 1 ? 'box' : 'boxes'}`}.
+                One sheet gives {perSheet === 0 ? 'no whole box' : `${countOf(perSheet, 'box', 'boxes')}`}.
               </strong>
             ))}
         </p>

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { useSay } from '../app/units.ts';
 import { Notice } from '../parts/Notice.tsx';
 import { Said } from '../parts/Said.tsx';
+import { SourceLink } from '../parts/SourceLink.tsx';
 
 interface WeightViewProps {
   design: DesignContent;
@@ -48,7 +49,8 @@ export function WeightView({ design, answer, workshop, constants }: WeightViewPr
         )}
         <p className="text-xs text-soft">
           Parts by their volume and density; honey {constants.honey_gcm2} g to the cm² of comb side; in the
-          season combs are {Math.round(constants.seasonShare * 100)} % full. Handbook 4; change any of it in{' '}
+          season combs are {Math.round(constants.seasonShare * 100)} % full.{' '}
+          <SourceLink source="From a design to parts" />; change any of it in{' '}
           <Link className="underline" to="/figures">
             Figures
           </Link>

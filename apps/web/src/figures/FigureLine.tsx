@@ -2,6 +2,7 @@ import { type ConstantName, constantProblem, registry } from '@yellow-cell/core'
 import { RotateCcw } from 'lucide-react';
 import { useId, useState } from 'react';
 import { numberIn } from '../parts/numberIn.ts';
+import { SourceLink } from '../parts/SourceLink.tsx';
 
 interface FigureLineProps {
   name: ConstantName;
@@ -28,7 +29,7 @@ export function FigureLine({ name, value, onSave }: FigureLineProps) {
       <div>
         <label htmlFor={id}>{meaning}</label>
         <p className="text-sm text-soft">
-          {usual} {unit} by default, {range[0]} to {range[1]}. {source}.
+          {usual} {unit} by default, {range[0]} to {range[1]}. <SourceLink source={source} />.
         </p>
         {problem && (
           <p role="alert" className="text-sm text-danger">

@@ -1,4 +1,5 @@
-import { type ConstantName, type Rule, registry, rules, switchOf } from '@yellow-cell/core';
+import { type ConstantName, countOf, type Rule, registry, rules, switchOf } from '@yellow-cell/core';
+import { SourceLink } from '../parts/SourceLink.tsx';
 import { FigureLine } from './FigureLine.tsx';
 
 interface RuleListProps {
@@ -19,7 +20,7 @@ export function RuleList({ yard, own, searched, onSave }: RuleListProps) {
       <h2 className="eyebrow">What raises work</h2>
       <p className="text-soft">
         Each rule below puts something on the list of the day, with its reason.{' '}
-        {off === 0 ? 'All are on.' : `${off} ${off === 1 ? 'is' : 'are'} off.`}
+        {off === 0 ? 'All are on.' : `${countOf(off, 'is', 'are')} off.`}
       </p>
       <ul>
         {shown.map(({ kind, title, why, source, figures }) => {
@@ -38,7 +39,10 @@ export function RuleList({ yard, own, searched, onSave }: RuleListProps) {
                 </span>
               </label>
               <p className="pl-8 text-soft">
-                {why} <span className="text-sm">{source}.</span>
+                {why}{' '}
+                <span className="text-sm">
+                  <SourceLink source={source} />.
+                </span>
               </p>
               {isOn && figures.length > 0 && (
                 <details className="pl-8">

@@ -1,5 +1,5 @@
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
-import { daysBetween, plusDays, seasonYearOf, showDay } from '@yellow-cell/core';
+import { countOf, daysBetween, plusDays, seasonYearOf, showDay } from '@yellow-cell/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
@@ -74,7 +74,7 @@ export function Ribbon() {
 
 function distance(today: string, on: string): string {
   const days = Math.abs(daysBetween(today, on));
-  return `${days} ${days === 1 ? 'day' : 'days'} ${on < today ? 'ago' : 'ahead'}`;
+  return `${countOf(days, 'day')} ${on < today ? 'ago' : 'ahead'}`;
 }
 
 interface HandleProps {

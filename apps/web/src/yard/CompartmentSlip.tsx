@@ -1,6 +1,7 @@
 import {
   compassPoint,
   confidenceWords,
+  countOf,
   feedWords,
   plusDays,
   showDay,
@@ -120,8 +121,7 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
         )}
         {colony?.broodSeen && (
           <Fact name="Brood">
-            on {colony.broodSeen.frames} {colony.broodSeen.frames === 1 ? 'frame' : 'frames'},{' '}
-            {say(showDay(colony.broodSeen.on, on))}
+            on {countOf(colony.broodSeen.frames, 'frame')}, {say(showDay(colony.broodSeen.on, on))}
           </Fact>
         )}
         {colony?.fed && (

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { LogEvent } from '@yellow-cell/contract';
-import { dayOf, showDay } from '@yellow-cell/core';
+import { countOf, dayOf, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { boxToSettleQuery } from '../app/queries.ts';
@@ -30,7 +30,7 @@ export function History({ view, box, colony }: { view: YardView; box: string; co
     <>
       {waiting > 0 && (
         <p className="mt-4 rounded border-2 border-danger px-2 py-1">
-          {waiting} {waiting === 1 ? 'entry of it waits' : 'entries of it wait'} to be settled.{' '}
+          {countOf(waiting, 'entry of it waits', 'entries of it wait')} to be settled.{' '}
           <Link className="font-semibold underline" to="/settle">
             Settle
           </Link>

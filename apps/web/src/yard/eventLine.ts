@@ -1,9 +1,11 @@
 import type { EventKind, LogEvent, Payload } from '@yellow-cell/contract';
 import {
+  capital,
   cellsToWords,
   compassPoint,
   conditionWords,
   confidenceWords,
+  countOf,
   failWords,
   fateWords,
   feedWords,
@@ -25,8 +27,6 @@ export function eventLine(event: Pick<LogEvent, 'kind' | 'payload'>, names: Name
   return line?.(event.payload, names) ?? `Entry of a newer version of the program (${event.kind})`;
 }
 
-const plural = (count: number, one: string, many = `${one}s`): string =>
-  `${count} ${count === 1 ? one : many}`;
 const labelOf = ({ boxes }: Names, id: string): string => boxes.get(id)?.label ?? 'another box';
 
 const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string } = {
@@ -59,11 +59,11 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string }
   colonyMoved: ({ toBox }, names) => `Moved into ${labelOf(names, toBox)}`,
   strengthSeen: ({ seams, broodFrames }) =>
     [
-      ...(seams === undefined ? [] : [`${plural(seams, 'seam')} of bees`]),
-      ...(broodFrames === undefined ? [] : [`${plural(broodFrames, 'frame')} of brood`]),
+      ...(seams === undefined ? [] : [`${countOf(seams, 'seam')} of bees`]),
+      ...(broodFrames === undefined ? [] : [`${countOf(broodFrames, 'frame')} of brood`]),
     ].join(', '),
   wildCellsSearched: ({ found }) =>
-    found === 0 ? 'Searched: no wild cells' : `${plural(found, 'wild cell')} found and torn down`,
+    found === 0 ? 'Searched: no wild cells' : `${countOf(found, 'wild cell')} found and torn down`,
   troubleSeen: ({ trouble, over }) => `${capital(troubleWords[trouble])} ${over ? 'over' : 'seen'}`,
   fed: ({ amount_kg, feed }) => `Fed ${amount_kg} kg of ${feedWords[feed]}`,
   stripsPut: ({ product, outBy }) => `${product} put in, out by ${showDay(outBy)}`,
@@ -76,7 +76,7 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string }
   suspicionSettled: ({ confirmed }) => (confirmed ? 'Suspicion confirmed' : 'Suspicion dropped'),
   workPutOff: ({ until }) => (until ? `Put off to ${showDay(until)}` : 'Dismissed'),
   noted: () => 'Note',
-  stung: ({ who, stings }) => `${who}: ${plural(stings, 'sting')}`,
+  stung: ({ who, stings }) => `${who}: ${countOf(stings, 'sting')}`,
   queenGiven: ({ what, caged, round }, names) =>
     `${what === 'virgin' ? 'Virgin' : 'Mated queen'} given${caged ? ', caged' : ''}${roundOf(round, names)}`,
   queenRecorded: ({ name, birthYear }) =>
@@ -90,20 +90,18 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string }
     `Queen taken: ${fateWords[to]}${backBy ? `, back by ${showDay(backBy)}` : ''}${beesRemain ? '' : ', with her bees'}`,
   frameAudited: () => 'Frame looked through',
   framesMoved: ({ moves, purpose }) =>
-    `${plural(moves.length, 'frame')} ${moves.every(({ to }) => to === null) ? 'taken out' : 'moved'} ${purpose === 'other' ? '' : purposeWords[purpose]}`.trim(),
+    `${countOf(moves.length, 'frame')} ${moves.every(({ to }) => to === null) ? 'taken out' : 'moved'} ${purpose === 'other' ? '' : purposeWords[purpose]}`.trim(),
   grafted: ({ number }) => `Round ${number} grafted`,
   cellsAccepted: ({ round, accepted }, names) =>
-    `${plural(accepted, 'cell')} accepted${roundOf(round, names)}`,
+    `${countOf(accepted, 'cell')} accepted${roundOf(round, names)}`,
   cellsMoved: ({ round, cells, to, where }, names) =>
-    `${plural(cells, 'cell')} ${cellsToWords[to]}${where ? `, ${where}` : ''}${roundOf(round, names)}`,
+    `${countOf(cells, 'cell')} ${cellsToWords[to]}${where ? `, ${where}` : ''}${roundOf(round, names)}`,
   weatherRecorded: () => 'Weather',
   bloomSeen: ({ plant, what }) => `${plant}: ${what === 'mown' ? 'mown' : `bloom ${what}`}`,
   trialBegun: ({ question }) => `Trial begun: ${question}`,
   trialEnded: ({ answer }) => `Trial ended${answer ? `: ${answer}` : ''}`,
   withdrawn: () => 'Withdrawn',
 };
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 function stockedLine({ frames, shakes, openBrood, queen }: Payload<'stocked'>): string {
   const parts = [
@@ -112,7 +110,7 @@ function stockedLine({ frames, shakes, openBrood, queen }: Payload<'stocked'>): 
     [frames.drawn, 'drawn'],
   ] as const;
   const list = parts.filter(([count]) => count > 0).map(([count, what]) => `${count} ${what}`);
-  const shaken = shakes > 0 ? [plural(shakes, 'shake')] : [];
+  const shaken = shakes > 0 ? [countOf(shakes, 'shake')] : [];
   return `Stocked: ${[...list, ...shaken].join(', ') || 'bees'}${openBrood ? '; open brood among it' : ''}${queen === 'laying' ? '; with their queen' : queen === 'unknown' ? '; their queen not known' : ''}`;
 }
 

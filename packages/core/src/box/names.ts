@@ -1,3 +1,4 @@
+import { capital } from '../say/words.ts';
 import { compassPoint, sideBearing } from './compass.ts';
 
 /**
@@ -18,5 +19,3 @@ export function compartmentNames(count: number, front_deg?: number): string[] {
   if (count === 4) return [first, `Mid-${first.toLowerCase()}`, `Mid-${last.toLowerCase()}`, last];
   return Array.from({ length: count }, (_, index) => `No. ${index + 1} from ${first.toLowerCase()}`);
 }
-
-const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);

@@ -1,6 +1,7 @@
 import type { BuildPart, BuildStep, DesignContent, Joint } from '@yellow-cell/contract';
 import { bodiesOf, sheetsOf } from '../box/stack.ts';
 import type { Constants } from '../constants/registry.ts';
+import { capital } from '../say/words.ts';
 import { parts as partsOf } from './parts.ts';
 
 /** Cautions where the work can hurt (handbook 10); local rules and trained practice come before any of this. */
@@ -215,7 +216,6 @@ const step = (
   wait_days,
 });
 const unique = (parts: readonly BuildPart[]): BuildPart[] => [...new Set(parts)];
-const capital = (sentence: string): string => sentence.charAt(0).toUpperCase() + sentence.slice(1);
 
 /** On which day each step can be begun at the earliest, from the day of the first; a step that waits holds back all that follow. */
 export function earliestDays(steps: readonly BuildStep[]): number[] {

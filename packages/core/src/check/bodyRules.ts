@@ -135,7 +135,7 @@ const framesFit: Rule = ({ model, design }) =>
         holds: !above(over, 0),
         places: [body.id],
         figure: Math.max(0, over),
-        limit: fixed(0, 'Requirement 7'),
+        limit: fixed(0, 'Fit of frames'),
         sentence: !above(over, 0)
           ? 'The frames have room in length and depth.'
           : long >= deep
@@ -169,7 +169,7 @@ const boardDepth: Rule = ({ model, design }) =>
       holds: !above(over, 0),
       places: [board.id],
       figure: Math.max(0, over),
-      limit: fixed(0, 'Handbook 2, passages'),
+      limit: fixed(0, 'Passages'),
       sentence: above(over, 0)
         ? `${boardName(model, board.id)} reaches ${mm(over)} deeper than there is room below it.`
         : `${boardName(model, board.id)} has room below it.`,

@@ -17,7 +17,7 @@ import {
   type Scene,
 } from './finding.ts';
 
-const HOME = 'Handbook 2, finding home';
+const HOME = 'Finding home';
 type Door = ServedOpening & { opening: Entrance };
 
 const doorsOf = ({ model }: Scene): Door[] => model.openings.filter(isEntrance);
@@ -204,7 +204,7 @@ const vaporiserFits: Rule = (scene) => {
       holds,
       places: widest ? [widest.id] : compartment.spaces,
       figure: width,
-      limit: fixed(vaporiser.mm, 'Requirement 3'),
+      limit: fixed(vaporiser.mm, 'Entrances'),
       sentence: holds
         ? `The vaporiser (${mm(vaporiser.mm)}) goes into ${compartment.name}.`
         : `The widest entrance of ${compartment.name} is ${mm(width)}; the vaporiser needs ${mm(vaporiser.mm)}.`,
@@ -234,7 +234,7 @@ const insideWall: Rule = ({ model, design }) =>
       holds,
       places: [id],
       figure: Math.max(0, over),
-      limit: fixed(0, 'Handbook 2, entrances'),
+      limit: fixed(0, 'Entrances'),
       sentence: holds
         ? 'The hole lies inside its wall.'
         : `The hole at the ${opening.side} runs ${mm(over)} past the edge of its wall.`,

@@ -165,7 +165,7 @@ const slots: Rule = ({ model, design }) => {
       holds,
       places: [id],
       figure: slot,
-      limit: fixed(slot > 4.5 ? 4.5 : 4.1, 'Handbook 2, what a gap does'),
+      limit: fixed(slot > 4.5 ? 4.5 : 4.1, 'What a gap does'),
       sentence: holds
         ? `The ${word} has slots of ${mm(slot)}: workers pass, a laying queen does not.`
         : slot > 4.5

@@ -17,7 +17,7 @@ import {
   type Scene,
 } from './finding.ts';
 
-const PASSING = 'Handbook 2, passages';
+const PASSING = 'Passages';
 
 /** Who is meant to live where, as `reach` understands it. */
 const OCCUPANTS: Readonly<Record<BayUse, readonly Occupant[]>> = {

@@ -141,7 +141,7 @@ const stripsClose: Rule = ({ design, model }) => {
       holds,
       places: ['floor'],
       figure: sum,
-      limit: fixed(first.insideWidth.mm, 'Requirement 2'),
+      limit: fixed(first.insideWidth.mm, 'Formats'),
       sentence: holds
         ? `Strips and entrance come to ${mm(sum)}, the inside width.`
         : `Strips and entrance come to ${mm(sum)}, the inside width is ${mm(first.insideWidth.mm)}: ${mm(Math.abs(off))} too ${off > 0 ? 'much' : 'little'}.`,
@@ -292,7 +292,7 @@ const besideEachOther: Rule = ({ model }) =>
           holds: over <= 1e-6,
           places: [a.body.id, b.body.id],
           figure: over,
-          limit: fixed(0, 'Requirement 6'),
+          limit: fixed(0, 'What a gap does'),
           sentence:
             over <= 1e-6 ? 'The bodies stand side by side.' : `Two bodies stand ${mm(over)} in each other.`,
         },

@@ -1,7 +1,7 @@
 import { constant } from './constant.ts';
 
 /** Figures of the workshop (handbook 4): what things weigh, and what a cut takes. */
-const building4 = 'Handbook 4, cut list, sheets and cost';
+const building4 = 'Cut list, sheets and cost';
 const density = (value: number, of: string) =>
   constant(value, 'kg/m³', 'Our estimate, from usual tables', [1, 9_000], `Density of ${of}`);
 const sheet = (value: number, of: string) =>
@@ -17,7 +17,7 @@ export const buildingConstants = {
   pieceOver_mm: constant(
     15,
     'mm',
-    'Handbook 4, from a design to parts',
+    'From a design to parts',
     [3, 50],
     'Mesh or excluder over the edge of its opening, each side',
   ),
@@ -33,13 +33,7 @@ export const buildingConstants = {
   foil_kgm2: sheet(0.25, 'foil-bubble'),
   slats_kgm2: sheet(1.6, 'a slatted mat'),
   printWalls: constant(0.45, 'share', 'Our estimate', [0.1, 1], 'Share of a printed part that is plastic'),
-  printOver: constant(
-    1.25,
-    'times',
-    'Handbook 4, machine-made parts',
-    [1, 3],
-    'What travel and corners add to a print',
-  ),
+  printOver: constant(1.25, 'times', 'Machine-made parts', [1, 3], 'What travel and corners add to a print'),
   printBridge_mm: constant(25, 'mm', 'Our estimate', [5, 80], 'Widest flat span that a printer bridges'),
-  airing_d: constant(2, 'days', 'Handbook 4, order of assembly', [0, 14], 'A finish airs before bees'),
+  airing_d: constant(2, 'days', 'Order of assembly', [0, 14], 'A finish airs before bees'),
 } as const;

@@ -1,10 +1,10 @@
 import { constant } from './constant.ts';
 
 /** Figures of the physics of a box (handbook 3). What nature fixes, like gravity, is not among them. */
-const warmth3 = 'Handbook 3, layers and surfaces';
-const network3 = 'Handbook 3, network of a box';
-const openings3 = 'Handbook 3, openings and stack flow';
-const cluster3 = 'Handbook 3, cluster and winter';
+const warmth3 = 'Layers and surfaces';
+const network3 = 'Network of a box';
+const openings3 = 'Openings and stack flow';
+const cluster3 = 'Cluster and winter';
 const estimate = 'Our estimate';
 const spread = 'Our estimate: one standard deviation in the band of a winter';
 
@@ -39,7 +39,7 @@ export const beesConstants = {
     [0.1, 1],
     'Share of the comb that bees cover where none are counted',
   ),
-  bees_kg1: constant(8_333, 'bees', 'Handbook 1, words', [6_000, 11_000], 'Bees in a kilogram'),
+  bees_kg1: constant(8_333, 'bees', 'Words', [6_000, 11_000], 'Bees in a kilogram'),
 } as const;
 
 export const airConstants = {
@@ -58,18 +58,12 @@ export const airConstants = {
     [0.1, 1],
     'What bees that hang on the mesh of a shut box leave free',
   ),
-  outside_RH: constant(0.85, 'share', 'Handbook 3, moisture', [0, 1], 'Relative humidity outside'),
-  waterOfStores: constant(
-    0.66,
-    'kg/kg',
-    'Handbook 3, moisture',
-    [0.4, 0.8],
-    'Water that a kilogram of stores gives',
-  ),
+  outside_RH: constant(0.85, 'share', 'Moisture', [0, 1], 'Relative humidity outside'),
+  waterOfStores: constant(0.66, 'kg/kg', 'Moisture', [0.4, 0.8], 'Water that a kilogram of stores gives'),
   storesUse_kgDayKg: constant(
     0.11,
     'kg/day per kg',
-    'Handbook 5, feeding',
+    'Feeding',
     [0.01, 0.3],
     'Stores that a kilogram of bees uses in season',
   ),

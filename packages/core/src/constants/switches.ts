@@ -43,6 +43,6 @@ const KINDS: Readonly<Record<DueKind, true>> = {
 export const ruleSwitches = Object.fromEntries(
   (Object.keys(KINDS) as DueKind[]).map((kind) => [
     switchOf(kind),
-    constant(1, 'on or off', 'Handbook 12, requirement 104', [0, 1], `Rule “${kind}” raises work`),
+    constant(1, 'on or off', 'Rules that raise work', [0, 1], `Rule “${kind}” raises work`),
   ]),
 ) as Record<Switch, Constant>;

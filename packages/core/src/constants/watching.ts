@@ -1,35 +1,29 @@
 import { constant } from './constant.ts';
 
 /** When a compartment is looked at, and what is taken from a day. */
-const watching = 'Handbook 5, watching a compartment';
-const words = 'Handbook 1, words';
+const watching = 'Watching a compartment';
+const words = 'Words';
 
 export const watchingConstants = {
   giveCellFrom_d: constant(
     1,
     'days from stocking',
-    'Handbook 5, giving cells',
+    'Giving cells',
     [0, 5],
     'First day a stocked compartment takes a cell',
   ),
-  giveCellTo_d: constant(
-    3,
-    'days from stocking',
-    'Handbook 5, giving cells',
-    [1, 10],
-    'Last good day to give it one',
-  ),
+  giveCellTo_d: constant(3, 'days from stocking', 'Giving cells', [1, 10], 'Last good day to give it one'),
   wildCellsFrom_d: constant(
     5,
     'days from stocking',
-    'Handbook 5, whose daughter',
+    'Whose daughter',
     [3, 10],
     'First day to search for wild cells',
   ),
   wildCellsTo_d: constant(
     8,
     'days from stocking',
-    'Handbook 5, whose daughter',
+    'Whose daughter',
     [4, 14],
     'Last day to search for wild cells',
   ),
@@ -57,7 +51,7 @@ export const watchingConstants = {
   flyingDay_h: constant(2, 'hours', watching, [0.5, 5], 'Hours of flying weather that make a flying day'),
   scoreFrom_d: constant(21, 'days from cell given', watching, [16, 30], 'First day to score the pattern'),
   scoreTo_d: constant(24, 'days from cell given', watching, [18, 40], 'Last good day for the first score'),
-  workerSealed_d: constant(9, 'days from egg', 'Handbook 5, development', [8, 10], 'Worker brood is sealed'),
+  workerSealed_d: constant(9, 'days from egg', 'Development', [8, 10], 'Worker brood is sealed'),
   harvestFrom_d: constant(14, 'days from first eggs', watching, [7, 28], 'Least laying before she is taken'),
   harvestExpected_d: constant(
     21,
@@ -76,49 +70,37 @@ export const watchingConstants = {
   afterFailure_d: constant(
     7,
     'days from failing',
-    'Handbook 5, watching a compartment',
+    'Watching a compartment',
     [1, 21],
     'A failed compartment gets a cell or is combined',
   ),
   afterCombining_d: constant(
     7,
     'days from combining',
-    'Handbook 6, rules that raise work',
+    'Rules that raise work',
     [5, 10],
     'Look again for a wild cell',
   ),
   earliestOwnEggs_d: constant(
     19,
     'days from graft',
-    'Handbook 5, whose daughter',
+    'Whose daughter',
     [16, 22],
     'Eggs before this are of another queen',
   ),
-  cellToRipe_d: constant(
-    10,
-    'days from graft',
-    'Handbook 5, development',
-    [9, 11],
-    'Cells are ripe and moved',
-  ),
+  cellToRipe_d: constant(10, 'days from graft', 'Development', [9, 11], 'Cells are ripe and moved'),
   openFrom_d: constant(
     1,
     'days from shutting',
-    'Handbook 6, rules that raise work',
+    'Rules that raise work',
     [0, 5],
     'First day to open a shut entrance',
   ),
-  openTo_d: constant(
-    3,
-    'days from shutting',
-    'Handbook 6, rules that raise work',
-    [1, 7],
-    'Last good day to open it',
-  ),
+  openTo_d: constant(3, 'days from shutting', 'Rules that raise work', [1, 7], 'Last good day to open it'),
   feedUse_kgDay: constant(
     0.15,
     'kg a day',
-    'Handbook 5, giving cells, for a kilogram of bees and its brood',
+    'Giving cells',
     [0.02, 1],
     'Feed that a kilogram of bees takes; a small colony not yet counted is taken for one',
   ),
@@ -126,7 +108,7 @@ export const watchingConstants = {
   grounded_d: constant(
     3,
     'days',
-    'Handbook 11, forage and weather',
+    'Forage and weather',
     [1, 14],
     'Days without flying weather in a row after which small colonies are fed',
   ),
@@ -143,31 +125,19 @@ export const watchingConstants = {
   evidenceFrom_d: constant(
     3,
     'days from the look',
-    'Handbook 5, development',
+    'Development',
     [1, 10],
     'After a queen was not seen, first day to look for eggs',
   ),
-  evidenceTo_d: constant(
-    9,
-    'days from the look',
-    'Handbook 5, development',
-    [3, 21],
-    'Last day for that look',
-  ),
+  evidenceTo_d: constant(9, 'days from the look', 'Development', [3, 21], 'Last day for that look'),
   releasedFrom_d: constant(
     1,
     'days from giving',
-    'Handbook 5, giving cells or virgins',
+    'Giving cells',
     [0, 7],
     'First day to see whether a caged queen is out',
   ),
-  releasedTo_d: constant(
-    4,
-    'days from giving',
-    'Handbook 5, giving cells or virgins',
-    [1, 14],
-    'Last day for it',
-  ),
+  releasedTo_d: constant(4, 'days from giving', 'Giving cells', [1, 14], 'Last day for it'),
   suspicion_d: constant(7, 'days', 'Our estimate', [1, 30], 'A suspicion is settled within'),
   untreated_d: constant(
     180,
@@ -179,7 +149,7 @@ export const watchingConstants = {
   rest_d: constant(
     7,
     'days',
-    'Handbook 5, finishing',
+    'Finishing',
     [0, 30],
     'A colony that gave bees or brood rests before it gives again',
   ),
@@ -212,25 +182,25 @@ export const watchingConstants = {
     [3, 40],
     'After this what is left of a patty is taken out',
   ),
-  bankBrood_d: constant(7, 'days', 'Handbook 8, bank', [3, 14], 'A bank gets a frame of sealed brood every'),
+  bankBrood_d: constant(7, 'days', 'Bank', [3, 14], 'A bank gets a frame of sealed brood every'),
   donorComb_d: constant(
     4,
     'days',
-    'Handbook 5, donor in a holding box',
+    'Donor in a holding box',
     [3, 7],
     'A donor gets an empty drawn comb every',
   ),
   starter_d: constant(
     1,
     'days',
-    'Handbook 8, closed starter',
+    'Closed starter',
     [0.5, 3],
     'From a starter that was closed the cells go to the finisher within about',
   ),
   reduceBelow_C: constant(
     14,
     '°C',
-    'Handbook 7, when',
+    'Reducing: when and who',
     [5, 25],
     'Mean daily maximum of a fortnight below which the cavity is reduced',
   ),

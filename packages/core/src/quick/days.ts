@@ -1,4 +1,5 @@
 import { type Day, daysBetween, plusDays } from '../calendar/days.ts';
+import { capital } from '../say/words.ts';
 import type { Token } from './tokens.ts';
 
 /** A day that a line names, before it is known which year is meant, or which of two it is. */
@@ -192,5 +193,5 @@ const showsAs = (named: Exclude<DayNamed, { is: 'either' }>): string =>
   named.is === 'day' ? named.day : `${named.date} ${monthName(named.month)}`;
 export const monthName = (month: number): string => {
   const name = MONTHS[month - 1] ?? '';
-  return name.slice(0, 1).toUpperCase() + name.slice(1);
+  return capital(name);
 };

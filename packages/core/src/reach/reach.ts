@@ -10,6 +10,7 @@ import type {
 } from '@yellow-cell/contract';
 import { gap } from '../box/gap.ts';
 import { refuse } from '../problems.ts';
+import { listOf } from '../say/words.ts';
 import { groupSpaces } from './groups.ts';
 
 /** Who a state of an entrance lets through (handbook 2, entrances). */
@@ -73,7 +74,7 @@ function hasExit({ question }: Scene, spaces: readonly string[], passer: Passer)
   );
 }
 
-const named = (spaces: readonly string[]): string => spaces.join(', ');
+const named = (spaces: readonly string[]): string => listOf(spaces);
 
 const twoQueens: Rule = (scene) =>
   scene.territories

@@ -1,6 +1,7 @@
 import type { DesignContent, Side } from '@yellow-cell/contract';
 import { deriveBox, isEntrance } from '../box/model.ts';
 import { defaultConstants } from '../constants/registry.ts';
+import { listOf } from '../say/words.ts';
 import { boxPhysics, type CompartmentPhysics } from './boxPhysics.ts';
 import { type BeeState, type Conditions, heatOf } from './conditions.ts';
 
@@ -99,7 +100,7 @@ export function shutFor(design: DesignContent, conditions: Conditions): ShutFor[
 function airless(compartments: readonly CompartmentPhysics[]): string | null {
   const names = compartments.filter(({ shut }) => shut.flow_m3s === 0).map(({ name }) => name.toLowerCase());
   if (names.length === 0) return null;
-  return `Shut, ${names.join(' and ')} has no air at all, and the bees would smother: give it a mesh, or a disc on vent.`;
+  return `Shut, ${listOf(names)} has no air at all, and the bees would smother: give it a mesh, or a disc on vent.`;
 }
 
 function travelWarning(sides: ReadonlySet<Side | 'below'>): string {

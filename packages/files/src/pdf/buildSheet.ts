@@ -10,6 +10,7 @@ import type {
 import {
   boxFromAbove,
   boxInSection,
+  countOf,
   type Drawing,
   deriveBox,
   earliestDays,
@@ -147,7 +148,7 @@ function view(
 
 function cutList(paper: Paper, { answer, boxes }: BuildSheet): void {
   paper.newPage();
-  paper.heading(`Cut list, for ${boxes} ${boxes === 1 ? 'box' : 'boxes'}`);
+  paper.heading(`Cut list, for ${countOf(boxes, 'box', 'boxes')}`);
   const columns = [
     MARGIN_MM,
     MARGIN_MM + 8,
@@ -254,7 +255,7 @@ function sheetPages(paper: Paper, { sheets }: BuildSheet): void {
     if (group.remark) paper.text(group.remark);
     if (!nested) continue;
     paper.text(
-      `${nested.sheets.length} ${nested.sheets.length === 1 ? 'sheet' : 'sheets'}, ${Math.round(nested.yield * 100)} % of them in parts${cost === null ? '' : `, cost ${cost.toFixed(2)}`}.`,
+      `${countOf(nested.sheets.length, 'sheet')}, ${Math.round(nested.yield * 100)} % of them in parts${cost === null ? '' : `, cost ${cost.toFixed(2)}`}.`,
     );
     for (const sheet of nested.sheets) {
       const scale = scaleFor([sheet.width_mm, sheet.height_mm], [paper.inner, 100]);

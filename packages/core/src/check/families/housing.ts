@@ -11,7 +11,7 @@ import { type Finding, fixed, mm, nameOf } from '../finding.ts';
 import { own, type Part } from './own.ts';
 
 /** Families that stand, travel, show, change formats and winter (handbook 2, families; handbook 8). */
-const H8 = 'Handbook 8';
+const H8 = 'Special roles';
 
 /** Four outside squares make one full-size body. */
 export const quarter = own(({ model, design }) => {
@@ -39,7 +39,7 @@ export const quarter = own(({ model, design }) => {
       holds: off < 0.5,
       places: small.map(({ body }) => body.id),
       figure: off,
-      limit: fixed(0.5, 'Requirement 6'),
+      limit: fixed(0.5, 'What a gap does'),
       sentence:
         off < 0.5
           ? `Four of them make one ${mm(w)} × ${mm(l)}.`
@@ -156,7 +156,7 @@ export const observation = own(({ model, design }) => {
         holds: count <= room - 1,
         places: [body.id],
         figure: count,
-        limit: fixed(room - 1, 'Handbook 2, fit of frames'),
+        limit: fixed(room - 1, 'Fit of frames'),
         unit: 'frames',
         sentence:
           count <= room - 1
@@ -205,7 +205,7 @@ export const changer = own(({ model, design }) => {
       holds,
       places: lower ? [lower.id] : [],
       figure: spare,
-      limit: fixed(spare > 9.5 ? 9.5 : 6, 'Handbook 2, what a gap does'),
+      limit: fixed(spare > 9.5 ? 9.5 : 6, 'What a gap does'),
       sentence: holds
         ? `The cheeks leave ${mm(spare)} at the ends of the smaller frames.`
         : `The cheeks leave ${mm(spare)} at the ends of the smaller frames; 6 to 9.5 mm is bee space.`,

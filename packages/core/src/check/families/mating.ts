@@ -9,11 +9,12 @@ import { LUG_MM } from '../../box/solids.ts';
 import { bodiesOf, mainBody } from '../../box/stack.ts';
 import { lengthOf } from '../../geometry/block.ts';
 import { above, below } from '../../numbers.ts';
+import { listOf } from '../../say/words.ts';
 import { fixed, mm } from '../finding.ts';
 import { own } from './own.ts';
 
 /** Families that mate queens and house small colonies (handbook 2, families; handbook 8). */
-const H2 = 'Handbook 2, families';
+const H2 = 'Families';
 
 /** A second storey of the like may stand on it: the joint has a bee space. */
 export const nucleus = own(({ design }) => {
@@ -30,7 +31,7 @@ export const nucleus = own(({ design }) => {
       holds,
       places: [body.id],
       figure: joint,
-      limit: fixed(joint > 13 ? 13 : 6, 'Handbook 2, formats'),
+      limit: fixed(joint > 13 ? 13 : 6, 'Formats'),
       sentence: holds
         ? `A second storey of the like leaves ${mm(joint)} between the frames.`
         : `A second storey of the like would leave ${mm(joint)} between the frames; 6 to 13 mm is right.`,
@@ -104,7 +105,7 @@ export const twoWayBody = own(({ model, design }) => {
       unit: 'frames',
       sentence: holds
         ? `Both have ${counts[0]} frames: a pair can winter here, each warm at the other's side.`
-        : `Compartments of ${counts.join(' and ')} frames make no pair for winter: two alike of four or more do.`,
+        : `Compartments of ${listOf(counts.map(String))} frames make no pair for winter: two alike of four or more do.`,
       fix: {
         label: 'Make it 4 and 4',
         apply: () => withCompartments(design, [4, 4], mainBody(design).boards[0]?.thickness ?? length(9.5)),
@@ -193,7 +194,7 @@ export const smallFormat = own(({ design, model }) => {
       severity: 'fault',
       holds,
       figure: Math.max(w, l),
-      limit: fixed(Math.max(bed.width.mm, bed.length.mm), 'Requirement 16'),
+      limit: fixed(Math.max(bed.width.mm, bed.length.mm), 'Machine-made parts'),
       sentence: holds
         ? `The body (${mm(w)} × ${mm(l)}) lies on the heated area.`
         : `The body (${mm(w)} × ${mm(l)}) is ${mm(over)} larger than the heated area: print it in two halves with a joint.`,

@@ -1,4 +1,5 @@
 import type { EntranceState, Trouble } from '@yellow-cell/contract';
+import { countOf } from '../../say/words.ts';
 import { troubleWords } from '../../yard/statusWords.ts';
 import type { DayNamed } from '../days.ts';
 import { ask, fact, type Phrase } from '../fact.ts';
@@ -140,7 +141,7 @@ function stocked({ sealed = 0, open = 0, stores = 0, drawn = 0, shakes }: Got) {
   return [
     fact(
       'stocked',
-      `stocked, ${frames.sealedBrood} brood, ${frames.stores} stores, ${frames.drawn} drawn, ${shakes} ${shakes === 1 ? 'shake' : 'shakes'}`,
+      `stocked, ${frames.sealedBrood} brood, ${frames.stores} stores, ${frames.drawn} drawn, ${countOf(Number(shakes), 'shake')}`,
       { frames, shakes, openBrood: withOpen > 0 },
     ),
   ];

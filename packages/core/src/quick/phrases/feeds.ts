@@ -1,4 +1,5 @@
 import type { Feed } from '@yellow-cell/contract';
+import { capital } from '../../say/words.ts';
 import { inGrams } from '../../units/weight.ts';
 import { feedWords } from '../../yard/statusWords.ts';
 import { type Amount, SYRUP_KG_PER_LITRE } from '../amounts.ts';
@@ -29,7 +30,6 @@ function fed({ amount, feed: given }: Got): Said {
     );
   return fedKilograms(feed, inGrams(said.litres * density));
 }
-const capital = (word: string): string => word.slice(0, 1).toUpperCase() + word.slice(1);
 const litresIn = (pints: number, measure: 'us' | 'imperial'): number =>
   Number((pints * { us: 0.473176473, imperial: 0.56826125 }[measure]).toFixed(3));
 

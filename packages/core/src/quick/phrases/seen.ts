@@ -1,3 +1,4 @@
+import { countOf } from '../../say/words.ts';
 import { ask, fact, type Phrase } from '../fact.ts';
 
 const eggs = fact('eggsSeen', 'eggs seen');
@@ -8,12 +9,12 @@ const pattern = (share: unknown) =>
 const noEggs = [fact('noted', 'no eggs seen (a note)', { note: 'No eggs seen.' })];
 const seams = (count: unknown) =>
   Number(count) <= MOST_SEAMS
-    ? [fact('strengthSeen', `${count} ${count === 1 ? 'seam' : 'seams'} of bees`, { seams: count })]
+    ? [fact('strengthSeen', `${countOf(Number(count), 'seam')} of bees`, { seams: count })]
     : ask(`${count} seams of bees are not in one compartment.`);
 const MOST_SEAMS = 40;
 const broodFrames = (count: unknown) =>
   Number(count) <= MOST_BROOD_FRAMES
-    ? [fact('strengthSeen', `${count} ${count === 1 ? 'frame' : 'frames'} of brood`, { broodFrames: count })]
+    ? [fact('strengthSeen', `${countOf(Number(count), 'frame')} of brood`, { broodFrames: count })]
     : ask(`${count} of what: frames with brood, or per cent of a pattern?`, `brood ${count} %`);
 /** No room has more; what is larger is a pattern. */
 const MOST_BROOD_FRAMES = 12;

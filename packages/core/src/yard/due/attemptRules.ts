@@ -1,6 +1,7 @@
 import type { Colony } from '@yellow-cell/contract';
 import { later, plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
+import { countOf } from '../../say/words.ts';
 import type { Rule } from './expectation.ts';
 import { cellDay, failBy, lostDays, putOff } from './weather.ts';
 
@@ -9,7 +10,7 @@ const giveCell: Rule = {
   kind: 'giveCell',
   title: 'Give a ripe cell',
   why: 'A compartment without a queen takes a cell after a day, and dwindles if it waits.',
-  source: 'Handbook 5, giving cells',
+  source: 'Giving cells',
   figures: ['giveCellFrom_d', 'giveCellTo_d'],
   raise: ({ colony, constants }) => {
     if (colony.status !== 'stocked') return undefined;
@@ -27,7 +28,7 @@ const searchWildCells: Rule = {
   kind: 'searchWildCells',
   title: 'Search for wild cells',
   why: 'Open brood among the frames lets the bees raise a queen of their own.',
-  source: 'Handbook 5, whose daughter',
+  source: 'Whose daughter',
   figures: ['wildCellsFrom_d', 'wildCellsTo_d'],
   raise: ({ colony, constants }) => {
     const from = plusDays(colony.stockedOn, constants.wildCellsFrom_d);
@@ -48,7 +49,7 @@ const checkOpening: Rule = {
   kind: 'checkOpening',
   title: 'Check that the cell opened',
   why: 'How a cell opened tells whether a virgin came of it.',
-  source: 'Handbook 5, watching a compartment',
+  source: 'Watching a compartment',
   figures: ['openingFrom_d', 'openingExpected_d', 'openingTo_d'],
   raise: ({ colony, attempt, constants }) => {
     if (colony.status !== 'cellGiven' || !attempt) return undefined;
@@ -65,14 +66,13 @@ const lookForEggs: Rule = {
   kind: 'lookForEggs',
   title: 'Look for eggs',
   why: 'Eggs are the first proof that she mated; days without flying weather put them off.',
-  source: 'Handbook 5, watching a compartment',
+  source: 'Watching a compartment',
   figures: ['eggsFrom_d', 'eggsExpected_d', 'eggsTo_d', 'flightsFrom_d', 'flyingDay_h'],
   raise: ({ colony, attempt, weather, constants }) => {
     if (!awaitsEggs(colony) || !attempt) return undefined;
     const day = (count: number) => putOff(attempt, count, weather, constants);
     const delay = lostDays(attempt, constants.eggsExpected_d, weather, constants);
-    const pushed =
-      delay === 0 ? '' : ` ${delay} ${delay === 1 ? 'day' : 'days'} without flying weather put this off.`;
+    const pushed = delay === 0 ? '' : ` ${countOf(delay, 'day')} without flying weather put this off.`;
     return {
       from: day(constants.eggsFrom_d),
       expected: day(constants.eggsExpected_d),
@@ -86,7 +86,7 @@ const declareFailed: Rule = {
   kind: 'declareFailed',
   title: 'Failed if still no eggs',
   why: 'A virgin that does not lay by then will not.',
-  source: 'Handbook 5, watching a compartment',
+  source: 'Watching a compartment',
   figures: ['failedBy_d', 'failedByLatest_d'],
   raise: ({ colony, attempt, weather, constants }) => {
     if (!awaitsEggs(colony) || !attempt) return undefined;
@@ -104,7 +104,7 @@ const scorePattern: Rule = {
   kind: 'scorePattern',
   title: 'Score the pattern and mark her',
   why: 'Sealed worker brood in a solid patch tells a good queen.',
-  source: 'Handbook 5, watching a compartment',
+  source: 'Watching a compartment',
   figures: ['scoreFrom_d', 'scoreTo_d', 'workerSealed_d'],
   raise: ({ colony, attempt, constants }) => {
     if (colony.status !== 'laying' || !attempt?.layingOn) return undefined;
@@ -125,7 +125,7 @@ const harvest: Rule = {
   kind: 'harvest',
   title: 'Ready to be taken',
   why: 'A queen that has laid for two or three weeks is accepted well.',
-  source: 'Handbook 5, season',
+  source: 'Season',
   figures: ['harvestFrom_d', 'harvestExpected_d', 'harvestTo_d'],
   raise: ({ colony, attempt, constants }) => {
     if (colony.status !== 'proven' || !attempt?.layingOn) return undefined;
@@ -142,7 +142,7 @@ const settleFailed: Rule = {
   kind: 'settleFailed',
   title: 'Give a new cell or combine',
   why: 'Bees without a queen dwindle.',
-  source: 'Handbook 5, watching a compartment',
+  source: 'Watching a compartment',
   figures: ['afterFailure_d'],
   raise: ({ colony, constants }) => {
     if (colony.status !== 'failed') return undefined;
@@ -159,7 +159,7 @@ const lookAfterCombining: Rule = {
   kind: 'lookAfterCombining',
   title: 'Look again after combining',
   why: 'Bees that dislike the new smell may raise a wild cell.',
-  source: 'Handbook 6, rules that raise work',
+  source: 'Rules that raise work',
   figures: ['afterCombining_d'],
   raise: ({ colony, constants }) => {
     if (!colony.combinedOn) return undefined;
@@ -181,7 +181,7 @@ const markUnlike: Rule = {
   kind: 'markUnlike',
   title: 'Mark the entrances unlike',
   why: 'A queen back from mating that enters at her neighbour’s is killed there.',
-  source: 'Handbook 2, finding home',
+  source: 'Finding home',
   figures: ['flightsFrom_d'],
   raise: ({ colony, attempt, compartment, constants }) => {
     if (!awaitsEggs(colony) || !attempt || !compartment.takenForAnother) return undefined;

@@ -2,12 +2,13 @@ import type { Colony } from '@yellow-cell/contract';
 import { plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import type { Constants } from '../../constants/registry.ts';
+import { capital, countOf, listOf } from '../../say/words.ts';
 import type { StandingCompartment } from '../compartments.ts';
 import { feedWords, troubleWords } from '../statusWords.ts';
 import type { Case, Rule } from './expectation.ts';
 import { groundedDays } from './weather.ts';
 
-const rules6 = 'Handbook 6, rules that raise work';
+const rules6 = 'Rules that raise work';
 
 const openEntrance: Rule = {
   kind: 'openEntrance',
@@ -31,7 +32,7 @@ const refillFeed: Rule = {
   kind: 'refillFeed',
   title: 'See whether they want feed',
   why: 'A small colony lives from what it is given, by how many bees it is.',
-  source: 'Handbook 5, giving cells',
+  source: 'Giving cells',
   figures: ['feedUse_kgDay', 'feedLate_d'],
   raise: ({ colony, compartment, constants }) => {
     if (!colony.fed) return undefined;
@@ -43,7 +44,9 @@ const refillFeed: Rule = {
       expected: plusDays(on, lasts),
       to: plusDays(on, lasts + constants.feedLate_d),
       reason: `${amount_kg} kg of ${feedWords[feed]} given ${showDay(on)}; ${
-        colony.strength ? `${colony.strength.seams} seams of bees take` : 'a small colony takes'
+        colony.strength
+          ? `${countOf(colony.strength.seams, 'seam')} of bees ${colony.strength.seams === 1 ? 'takes' : 'take'}`
+          : 'a small colony takes'
       } about ${Number(use_kg.toFixed(2))} kg a day.`,
       lapses: true,
     };
@@ -65,7 +68,7 @@ const stripsOut: Rule = {
   kind: 'stripsOut',
   title: 'Take the strips out',
   why: 'Left past the weeks of their label, strips breed resistance.',
-  source: 'Handbook 6, keeping track',
+  source: 'Keeping track',
   figures: [],
   raise: ({ colony }) => {
     if (!colony.strips) return undefined;
@@ -100,7 +103,7 @@ const feedWeak: Rule = {
   kind: 'feedWeak',
   title: 'Feed the small colony',
   why: 'Small colonies run short after a few days without flying weather in a row.',
-  source: 'Handbook 11, forage and weather',
+  source: 'Forage and weather',
   figures: ['grounded_d', 'smallSeams'],
   raise: ({ colony: { strength, fed, status }, weather, constants }) => {
     const grounded = groundedDays(weather, constants);
@@ -139,7 +142,7 @@ const outingBack: Rule = {
   kind: 'outingBack',
   title: 'Bring the bees home',
   why: 'An outing lasts hours: by early evening foragers rejoin, and heat and light end.',
-  source: 'Handbook 8, display frame on a nucleus',
+  source: 'Display frame on a nucleus',
   figures: [],
   raise: ({ colony: { outing } }) => {
     if (!outing) return undefined;
@@ -157,7 +160,7 @@ const queenBack: Rule = {
   kind: 'queenBack',
   title: 'Give the queen back',
   why: 'A queen put aside is wanted by her bees again.',
-  source: 'Handbook 12, requirement 30',
+  source: 'A queen put aside',
   figures: [],
   raise: ({ compartment: { away } }) => {
     const gone = away[0]?.gone;
@@ -175,7 +178,7 @@ const framesBack: Rule = {
   kind: 'framesBack',
   title: 'Put the frames back',
   why: 'A frame out is out until it is back in its place, the same way round.',
-  source: 'Handbook 11, going back',
+  source: 'Going back',
   figures: ['framesOut_d'],
   raise: ({ compartment: { framesOut }, constants }) => {
     // Those out to reduce the cavity are stored; room is given again by its own rule.
@@ -187,7 +190,7 @@ const framesBack: Rule = {
       from: first.on,
       expected: by,
       to: by,
-      reason: `${wanted.length} ${wanted.length === 1 ? 'frame is' : 'frames are'} out since ${showDay(first.on)}${first.where ? `, at “${first.where}”` : ''}.`,
+      reason: `${countOf(wanted.length, 'frame is', 'frames are')} out since ${showDay(first.on)}${first.where ? `, at “${first.where}”` : ''}.`,
     };
   },
 };
@@ -206,7 +209,7 @@ const seeEvidence: Rule = {
   kind: 'seeEvidence',
   title: 'Look for eggs or young brood',
   why: 'A queen that was not seen may well be there; her eggs speak for her.',
-  source: 'Handbook 12, requirements 25 and 31',
+  source: 'Whose daughter',
   figures: ['evidenceFrom_d', 'evidenceTo_d'],
   raise: (given) => {
     const { notSeenOn, evidenceOn, status } = given.colony;
@@ -219,7 +222,7 @@ const checkIntroduction: Rule = {
   kind: 'checkIntroduction',
   title: 'See whether she is out of the cage',
   why: 'A caged queen is let out by the bees in one to four days.',
-  source: 'Handbook 5, giving cells or virgins',
+  source: 'Giving cells',
   figures: ['releasedFrom_d', 'releasedTo_d'],
   raise: ({ colony: { status, since }, constants }) =>
     status !== 'caged'
@@ -236,7 +239,7 @@ const settleSuspicion: Rule = {
   kind: 'settleSuspicion',
   title: 'Confirm or drop the suspicion',
   why: 'What is suspected is to be known, by worker brood or a second look.',
-  source: 'Handbook 11, suspicions',
+  source: 'Suspicions',
   figures: ['suspicion_d'],
   raise: ({ colony: { suspicions = [] }, constants }) => {
     const [first] = suspicions;
@@ -266,7 +269,7 @@ const seeTrouble: Rule = {
   kind: 'seeTrouble',
   title: 'See to the trouble',
   why: 'Robbing, wasps and pests end small colonies in days.',
-  source: 'Handbook 12, requirement 77',
+  source: 'Trouble',
   figures: [],
   raise: ({ colony: { troubles = [] } }) => {
     const [first] = troubles;
@@ -275,7 +278,7 @@ const seeTrouble: Rule = {
       from: first.on,
       expected: plusDays(first.on, 1),
       to: plusDays(first.on, 2),
-      reason: `${troubles.map(({ trouble }) => troubleWords[trouble]).join(', ')} seen ${showDay(first.on)}. ${AGAINST[first.trouble]}`,
+      reason: `${capital(listOf(troubles.map(({ trouble }) => troubleWords[trouble])))} seen ${showDay(first.on)}. ${AGAINST[first.trouble]}`,
     };
   },
 };
@@ -284,7 +287,7 @@ const treat: Rule = {
   kind: 'treat',
   title: 'Not treated for a season',
   why: 'A colony untreated for a season is marked, for its own sake and its neighbours’.',
-  source: 'Handbook 12, requirement 93',
+  source: 'Treatment',
   figures: ['untreated_d'],
   raise: ({ colony: { treatedOn, stockedOn }, constants }) => {
     const from = plusDays(treatedOn ?? stockedOn, constants.untreated_d);

@@ -1,11 +1,12 @@
 import { plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
+import { countOf } from '../../say/words.ts';
 import type { Case, Rule } from './expectation.ts';
 import { recentMaximum } from './weather.ts';
 
 /** Room and strength, and the boxes with a role of their own. */
-const rules6 = 'Handbook 6, rules that raise work';
-const seams = (count: number): string => `${count} ${count === 1 ? 'seam' : 'seams'} of bees`;
+const rules6 = 'Rules that raise work';
+const seams = (count: number): string => `${countOf(count, 'seam')} of bees`;
 
 const crowded: Rule = {
   kind: 'crowded',
@@ -51,7 +52,7 @@ const reloadBank: Rule = {
   kind: 'reloadBank',
   title: 'Give the bank a frame of sealed brood',
   why: 'Nurses age: some about to emerge every week keep the bank young.',
-  source: 'Handbook 8, bank',
+  source: 'Bank',
   figures: ['bankBrood_d'],
   raise: (given) => {
     const role = roleOf(given);
@@ -71,7 +72,7 @@ const donorComb: Rule = {
   kind: 'donorComb',
   title: 'Change the donor’s comb',
   why: 'A confined donor must always have room: a drawn comb for every frame of larvae taken.',
-  source: 'Handbook 5, donor in a holding box',
+  source: 'Donor in a holding box',
   figures: ['donorComb_d'],
   raise: (given) => {
     const role = roleOf(given);
@@ -92,7 +93,7 @@ const workStarter: Rule = {
   kind: 'workStarter',
   title: 'Starter: grafts in, then to the finisher',
   why: 'Bees closed in for less than two hours are not ready for grafts; for more than four they suffer.',
-  source: 'Handbook 8, closed starter',
+  source: 'Closed starter',
   figures: ['starter_d'],
   raise: (given) => {
     const role = roleOf(given);
@@ -112,7 +113,7 @@ const reduce: Rule = {
   kind: 'reduce',
   title: 'Reduce the cavity',
   why: 'A small colony in a large cavity spends stores and bees on warming empty comb.',
-  source: 'Handbook 7, when and who',
+  source: 'Reducing: when and who',
   figures: ['reduceBelow_C', 'reduceSpare'],
   raise: ({ colony: { strength, since }, compartment: { frames }, weather, constants }) => {
     const recent = recentMaximum(weather);
@@ -132,7 +133,7 @@ const expand: Rule = {
   kind: 'expand',
   title: 'Give room again',
   why: 'In spring the followers move out a frame at a time as seams fill.',
-  source: 'Handbook 7, after',
+  source: 'Reducing: after',
   figures: ['expandAbove_C'],
   raise: (given) => {
     const { colony, compartment, weather, constants } = given;

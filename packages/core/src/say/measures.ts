@@ -1,6 +1,6 @@
 import type { LineMeasures, Measures } from '@yellow-cell/contract';
-import { showLength } from './length.ts';
-import { KG_PER } from './weight.ts';
+import { showLength } from '../units/length.ts';
+import { KG_PER } from '../units/weight.ts';
 
 /** As the program itself writes: what a breeder has not said otherwise. */
 export const METRIC: Measures = {
