@@ -64,7 +64,7 @@ await main(async () => {
     reporters: [],
     coverageAnalysis: 'perTest',
     concurrency: 2,
-    timeoutMS: 60_000,
+    timeoutMS: 15_000,
     disableTypeChecks: false,
     allowConsoleColors: false,
     ignorePatterns: ['**/dist', 'docs', 'e2e', '**/.tsbuild'],

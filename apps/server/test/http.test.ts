@@ -166,6 +166,7 @@ describe('the server', () => {
         '/api/compute/moisture',
         '/api/compute/nest',
         '/api/compute/parts',
+        '/api/compute/quick',
         '/api/compute/reach',
         '/api/compute/warmth',
         '/api/compute/winter',

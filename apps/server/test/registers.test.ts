@@ -98,7 +98,7 @@ describe('settings and yards', () => {
       version: 2,
     });
     const stale = await conflict(changeSettings(server.context, { ...fields, measures: METRIC, version: 1 }));
-    expect(stale.changed).toEqual(['Units: mm became inch.']);
+    expect(stale.changed).toEqual(['Lengths: mm became inch.']);
   });
 
   it('refuse constants out of range, by name', async () => {

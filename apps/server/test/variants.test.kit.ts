@@ -32,7 +32,8 @@ export function variantsOf(schema: z.core.$ZodType, pick: PickId, field = ''): V
           .slice(1)
           .map(({ what, value }) => ({ what: `${name} ${what}`, value: { ...base, [name]: value } })),
       );
-      return [{ what: 'plain', value: base }, ...others];
+      // Fields that may each be left out, but not all of them at once.
+      return [{ what: 'plain', value: base }, ...others].filter(({ value }) => holdsTogether(def, value));
     }
     case 'optional':
       return [{ what: 'left out', value: undefined }, ...variantsOf(def.innerType, pick, field)];
@@ -67,6 +68,13 @@ export function variantsOf(schema: z.core.$ZodType, pick: PickId, field = ''): V
       throw new Error(`No variants are known of ${def.type} at ${field}.`);
   }
 }
+
+/** What a schema demands of its fields together; ids need not be right for that. */
+const holdsTogether = ({ checks = [] }: Def, value: unknown): boolean =>
+  checks.every((check) => {
+    const { fn } = check._zod.def as { fn?: (value: unknown) => boolean };
+    return fn === undefined || fn(value);
+  });
 
 /** Both limits and what lies between. */
 function numbers(schema: z.core.$ZodType): Variant[] {

@@ -6,7 +6,15 @@ import { Conflict, fieldChanges, NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
 import { reckonAnew } from './refresh.ts';
 
-const FIELD_NAMES = { person: 'Name', measures: 'Measures', constants: 'Constants', workshop: 'Workshop' };
+const FIELD_NAMES = { person: 'Name', constants: 'Constants', workshop: 'Workshop' };
+const MEASURE_NAMES = {
+  length: 'Lengths',
+  weight: 'Weights',
+  volume: 'Volumes',
+  temperature: 'Temperatures',
+  weekStart: 'First day of the week',
+  dates: 'Days',
+};
 
 export async function changeSettings(context: Context, { version, ...fields }: Settings): Promise<Settings> {
   refuseBadConstants(fields);
@@ -14,7 +22,10 @@ export async function changeSettings(context: Context, { version, ...fields }: S
   return context.writing(async (store) => {
     const before = await findBreeder(store);
     if (!before) throw new NotFound('There is no such breeder.');
-    const differing = fieldChanges(fields, before.settings, FIELD_NAMES);
+    const differing = [
+      ...fieldChanges(fields, before.settings, FIELD_NAMES),
+      ...fieldChanges(fields.measures, before.settings.measures, MEASURE_NAMES),
+    ];
     if (differing.length === 0) return settingsOf(before);
     if (!(await replaceSettings(store, fields, version))) {
       throw new Conflict('The settings were changed in between.', differing, settingsOf(before));
