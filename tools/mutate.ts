@@ -23,7 +23,10 @@ const ROOMS: Readonly<Record<string, { dir: string; tests: string[]; project?: s
   layout: core('layout'),
   mating: core('mating'),
   nest: core('nest'),
-  quick: core('quick'),
+  quick: {
+    dir: 'packages/core/src/quick',
+    tests: ['packages/core/src/quick/**/*.test.ts', 'tools/quickLine.test.ts'],
+  },
   reach: core('reach'),
   warmth: core('warmth'),
   winter: core('winter'),

@@ -249,7 +249,7 @@ function sheetPages(paper: Paper, { sheets }: BuildSheet): void {
       : 0;
     paper.need(24 + tall);
     paper.text(
-      `${paper.figure(group.thickness_mm)} mm ${group.material}${group.sheet ? `: ${group.sheet.name}` : ''}`,
+      `${Number(group.thickness_mm.toFixed(1))} mm ${group.material}${group.sheet ? `: ${group.sheet.name}` : ''}`,
       { bold: true, size: 10 },
     );
     if (group.remark) paper.text(group.remark);

@@ -42,20 +42,12 @@ function fedKilograms(feed: Feed, kg: number): Said {
 /** What is fed, how much of it, of which kind: none is supposed. */
 export const feedPhrases: readonly Phrase[] = [
   { says: ['?@fed ~ {amount} of? ~ {feed}'], means: fed },
-  {
-    says: ['?@fed ~ {amount} of? ~ syrup'],
-    means: ({ amount }) => askRatio(amountWords(amount as Amount | 'unclear')),
-  },
+  { says: ['?@fed ~ {amount} of? ~ syrup', '?@fed ~ syrup'], means: (_, typed) => askRatio(typed) },
   {
     says: ['@fed ~ {amount}'],
-    means: ({ amount }) =>
-      ask(
-        'What was fed?',
-        ...FEEDS.map((feed) => `fed ${amountWords(amount as Amount | 'unclear')} ${feed}`),
-      ),
+    means: (_, typed) => ask('What was fed?', ...FEEDS.map((feed) => `${typed} ${feed}`)),
   },
   { says: ['?@fed ~ {feed}'], means: () => ask('How much was fed?') },
-  { says: ['?@fed ~ syrup'], means: () => askRatio('') },
   {
     says: ['@fed ~ {number}', '?@fed ~ {number} of? ~ ({feed}|syrup)'],
     means: ({ number, feed }) =>
@@ -76,14 +68,8 @@ export const feedPhrases: readonly Phrase[] = [
   },
 ];
 
-const askRatio = (amount: string): Said =>
+const askRatio = (typed: string): Said =>
   ask(
     'Which syrup: one part of sugar to one of water, or two?',
-    ...['1:1', '2:1'].map((ratio) => `fed ${amount} syrup ${ratio}`.replaceAll(/\s+/g, ' ')),
+    ...['1:1', '2:1'].map((ratio) => typed.replace(/syrup/iu, (syrup) => `${syrup} ${ratio}`)),
   );
-
-function amountWords(amount: Amount | 'unclear'): string {
-  if (amount === 'unclear') return '';
-  if ('kg' in amount) return `${amount.kg} kg`;
-  return 'litres' in amount ? `${amount.litres} l` : `${amount.pints} pt`;
-}
