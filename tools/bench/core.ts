@@ -16,6 +16,7 @@ import {
 import { createDemo } from '@yellow-cell/demo';
 import { type Figure, perSecond } from './figure.ts';
 import { nestFigures } from './nest.ts';
+import { quickFigures } from './quick.ts';
 
 export function coreFigures(): Figure[] {
   return [
@@ -27,6 +28,7 @@ export function coreFigures(): Figure[] {
     winterFigure(),
     foldFigure(),
     ...nestFigures(),
+    ...quickFigures(),
   ];
 }
 

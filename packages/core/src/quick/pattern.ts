@@ -1,4 +1,4 @@
-import { SLOTS, type SlotName } from './slots.ts';
+import { type Read, SLOTS, type SlotName } from './slots.ts';
 import type { Source } from './source.ts';
 import { GROUPS } from './vocabulary.ts';
 
@@ -108,11 +108,11 @@ function atomOf(piece: string, notation: Notation): Matcher {
   }
   if (piece.startsWith('{')) {
     const [slot = '', name = slot] = piece.slice(1, -1).split(':');
-    const read = SLOTS[slot as SlotName];
     return {
       first: 'any',
       empty: false,
-      match: (source, at) => read(source, at).map(({ next, value }) => ({ next, got: { [name]: value } })),
+      match: (source, at) =>
+        readOnce(slot as SlotName, source, at).map(({ next, value }) => ({ next, got: { [name]: value } })),
     };
   }
   const words = piece.startsWith('@') ? GROUPS[piece.slice(1)] : [piece];
@@ -122,6 +122,17 @@ function atomOf(piece: string, notation: Notation): Matcher {
     empty: false,
     match: ({ tokens }, at) => (words.includes(tokens[at]?.text ?? '') ? [{ next: at + 1, got: {} }] : []),
   };
+}
+
+/** What a slot reads at a token is the same for every phrase. */
+const reads = new WeakMap<Source, Map<string, readonly Read<unknown>[]>>();
+function readOnce(slot: SlotName, source: Source, at: number): readonly Read<unknown>[] {
+  const known = reads.get(source) ?? new Map<string, readonly Read<unknown>[]>();
+  reads.set(source, known);
+  const key = `${slot} ${at}`;
+  const found = known.get(key) ?? SLOTS[slot](source, at);
+  known.set(key, found);
+  return found;
 }
 
 function inAnyOrder(parts: readonly { optional: boolean; match: Matcher['match'] }[]): Matcher['match'] {
