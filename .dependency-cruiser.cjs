@@ -30,7 +30,7 @@ module.exports = {
       to: {
         path: 'node_modules',
         pathNot:
-          'node_modules/(@types/)?(jstat|suncalc|polygon-clipping|date-fns|@date-fns/tz|fastest-levenshtein)/',
+          'node_modules/(@types/)?(jstat|suncalc|polygon-clipping|date-fns|@date-fns/tz|fastest-levenshtein|ml-matrix)/',
       },
     },
     {

@@ -54,6 +54,19 @@ export type AirAnswer = z.infer<typeof AirAnswer>;
 const between = z.tuple([spaceName, spaceName]);
 export const FaceKind = z.enum(['wall', 'cover', 'floor', 'inner']);
 export type FaceKind = z.infer<typeof FaceKind>;
+const layer = z.strictObject({
+  thickness_mm: aboveZero("A layer's thickness", 5_000, 'mm'),
+  lambda_WmK: aboveZero("A layer's conductivity", 1_000, 'W/mK').min(
+    1e-3,
+    'No material conducts less than 0.001 W/mK.',
+  ),
+});
+const area_m2 = aboveZero('The area of a face', 100, 'm²').min(1e-6, 'A face of less than 1 mm² is none.');
+const flows = z
+  .array(z.strictObject({ between, flow_m3s: notNegative('A flow', 10, 'm³/s') }))
+  .max(5_000, 'At most 5,000 flows can be asked about.')
+  .optional();
+
 export const WarmthQuestion = z.strictObject({
   outside_C: temperature('Outside'),
   spaces: z
@@ -70,27 +83,16 @@ export const WarmthQuestion = z.strictObject({
     .array(
       z.strictObject({
         between,
-        area_m2: aboveZero('The area of a face', 100, 'm²').min(1e-6, 'A face of less than 1 mm² is none.'),
+        area_m2,
         kind: FaceKind,
         layers: z
-          .array(
-            z.strictObject({
-              thickness_mm: aboveZero("A layer's thickness", 5_000, 'mm'),
-              lambda_WmK: aboveZero("A layer's conductivity", 1_000, 'W/mK').min(
-                1e-3,
-                'No material conducts less than 0.001 W/mK.',
-              ),
-            }),
-          )
+          .array(layer)
           .min(1, 'A face has at least one layer.')
           .max(50, 'At most 50 layers make a face.'),
       }),
     )
     .max(5_000, 'At most 5,000 faces can be asked about.'),
-  flows: z
-    .array(z.strictObject({ between, flow_m3s: notNegative('A flow', 10, 'm³/s') }))
-    .max(5_000, 'At most 5,000 flows can be asked about.')
-    .optional(),
+  flows,
   constants,
 });
 export type WarmthQuestion = z.infer<typeof WarmthQuestion>;
@@ -99,6 +101,80 @@ export const WarmthAnswer = z.strictObject({
   faces: z.array(z.strictObject({ u_Wm2K: z.number(), g_WK: z.number(), innerSurface_C: z.number() })),
 });
 export type WarmthAnswer = z.infer<typeof WarmthAnswer>;
+
+const hours = aboveZero('The time', 240, 'hours');
+const minutes = z.number().nullable();
+
+/** All spaces of a shut box together in time; wood and combs are spaces without heat of their own. */
+export const ShutQuestion = z.strictObject({
+  outside_C: temperature('Outside'),
+  /** Of all spaces that have none of their own; left out, the outside. */
+  start_C: temperature('The start').optional(),
+  hours,
+  limits_C: z.array(temperature('A limit')).max(20, 'At most 20 limits can be asked about.'),
+  spaces: z
+    .array(
+      z.strictObject({
+        name: spaceName,
+        heat_W: notNegative('Heat', 10_000, 'W').optional(),
+        capacity_JK: aboveZero('The heat that a space stores', 1e8, 'J/K').min(
+          0.01,
+          'A space of less than 0.01 J/K stores nothing.',
+        ),
+        start_C: temperature('The start').optional(),
+      }),
+    )
+    .min(1, 'At least one space is needed.')
+    .max(60, 'At most 60 spaces can be asked about.'),
+  faces: z
+    .array(
+      z.strictObject({
+        between,
+        area_m2,
+        kind: FaceKind,
+        layers: z.array(layer).max(50, 'At most 50 layers make a face.'),
+      }),
+    )
+    .max(2_000, 'At most 2,000 faces can be asked about.'),
+  flows,
+  constants,
+});
+export type ShutQuestion = z.infer<typeof ShutQuestion>;
+export const ShutAnswer = z.strictObject({
+  spaces: z.array(
+    z.strictObject({
+      name: z.string(),
+      end_C: z.number(),
+      hottest_C: z.number(),
+      minutes: z.array(z.strictObject({ limit_C: z.number(), minutes })),
+    }),
+  ),
+});
+export type ShutAnswer = z.infer<typeof ShutAnswer>;
+
+const percent = (what: string) =>
+  z.number().min(0, `${what} cannot be below 0 %.`).max(100, `${what} cannot be above 100 %.`);
+/** Carbon dioxide of a space that bees are shut into. */
+export const BreathQuestion = z.strictObject({
+  volume_m3: aboveZero('The volume', 100, 'm³').min(1e-6, 'A space of less than a cubic centimetre is none.'),
+  bees_kg: notNegative('The weight of the bees', 100, 'kg'),
+  heat_Wkg: notNegative('The heat of the bees', 500, 'W/kg'),
+  flow_m3s: notNegative('The flow', 10, 'm³/s'),
+  hours,
+  limits_pct: z.array(percent('A limit')).max(20, 'At most 20 limits can be asked about.'),
+  outside_pct: z
+    .number()
+    .min(0, 'The air outside cannot hold less than 0 %.')
+    .max(21, 'The air outside cannot hold more than 21 %.')
+    .optional(),
+});
+export type BreathQuestion = z.infer<typeof BreathQuestion>;
+export const BreathAnswer = z.strictObject({
+  steady_pct: z.number().nullable(),
+  end_pct: z.number(),
+  minutesTo: z.array(z.strictObject({ limit_pct: z.number(), minutes })),
+});
+export type BreathAnswer = z.infer<typeof BreathAnswer>;
 
 export const WinterQuestion = z.strictObject({
   bees_kg: aboveZero('The weight of the bees', 100, 'kg'),

@@ -1,4 +1,5 @@
 export { air, airProblems } from './air/air.ts';
+export { breath } from './air/breath.ts';
 export { dewPoint, moisture, saturation } from './air/moisture.ts';
 export { bayGroups, columnsOf, framesIn, placesIn } from './box/columns.ts';
 export { type CompassPoint, compassPoint, sideBearing } from './box/compass.ts';
@@ -170,6 +171,7 @@ export {
 export { type DayHour, type DayPlan, dayInBox } from './warmth/day.ts';
 export { resistanceOf, roofLayers, sheetLayer } from './warmth/materials.ts';
 export { type ShutFor, shutFor } from './warmth/occasions.ts';
+export { shut, shutProblems } from './warmth/shut.ts';
 export { type Paint, sunAt } from './warmth/sun.ts';
 export { warmth, warmthProblems } from './warmth/warmth.ts';
 export { type Climate, monthNames, readClimate } from './winter/climate.ts';

@@ -30,10 +30,7 @@ export function warmth(question: WarmthQuestion): WarmthAnswer {
 export function solveWarmth(question: WarmthQuestion, constants: Constants = defaultConstants): WarmthAnswer {
   const { outside_C, spaces, faces, flows = [] } = question;
   const values = faces.map((face) => uValue(face, constants));
-  const conductances = [
-    ...faces.map(({ between, area_m2 }, index) => ({ between, g_WK: (values[index] ?? 0) * area_m2 })),
-    ...flows.map(({ between, flow_m3s }) => ({ between, g_WK: constants.airHeat_Jm3K * flow_m3s })),
-  ];
+  const conductances = tiesOf({ faces, flows }, constants);
   const temperatures = solved(question, conductances);
   const temperatureOf = (name: string): number => temperatures.get(name) ?? outside_C;
   return {
@@ -55,6 +52,15 @@ export function solveWarmth(question: WarmthQuestion, constants: Constants = def
   };
 }
 
+/** What ties spaces together, in W/K: faces by their layers, flows by the heat of their air. */
+export const tiesOf = (
+  { faces, flows = [] }: Pick<WarmthQuestion, 'faces' | 'flows'>,
+  constants: Constants = defaultConstants,
+): Tie[] => [
+  ...faces.map((face) => ({ between: face.between, g_WK: uValue(face, constants) * face.area_m2 })),
+  ...flows.map(({ between, flow_m3s }) => ({ between, g_WK: constants.airHeat_Jm3K * flow_m3s })),
+];
+
 /** R = Rsi + Σ thickness ÷ λ + Rse, in m²K/W; between two inside spaces Rsi at both faces. */
 export function uValue(
   face: Pick<Face, 'between' | 'kind' | 'layers'>,
@@ -69,7 +75,7 @@ export function uValue(
 const surfaceResistance = ({ kind }: Pick<Face, 'kind'>, end: string, constants: Constants): number =>
   end === OUTSIDE ? constants.rse : rsi(constants)[kind];
 
-interface Tie {
+export interface Tie {
   between: readonly [string, string];
   g_WK: number;
 }
@@ -114,14 +120,37 @@ export function warmthProblems({
   faces,
   flows = [],
 }: Pick<WarmthQuestion, 'spaces' | 'faces' | 'flows'>): Problem[] {
+  const both = spaces.flatMap(({ name, heat_W, hold_C }, index) =>
+    heat_W !== undefined && hold_C !== undefined
+      ? [
+          {
+            path: `spaces.${index}.hold_C`,
+            value: hold_C,
+            sentence: `${name} has a heat and a temperature: give one of them.`,
+          },
+        ]
+      : [],
+  );
+  const problems = [...both, ...warmthTies({ spaces, faces, flows })];
+  return problems.length > 0 ? problems : untied({ spaces, faces, flows });
+}
+
+/** Names that tell spaces apart, and ends that are spaces. */
+export function warmthTies({
+  spaces,
+  faces,
+  flows = [],
+}: {
+  spaces: readonly { name: string }[];
+  faces: readonly { between: readonly [string, string] }[];
+  flows?: readonly { between: readonly [string, string] }[] | undefined;
+}): Problem[] {
   const problems: Problem[] = [];
   const say = (path: string, sentence: string, value?: unknown) => problems.push({ path, sentence, value });
   const names = spaces.map(({ name }) => name);
-  spaces.forEach(({ name, heat_W, hold_C }, index) => {
+  spaces.forEach(({ name }, index) => {
     if (name === OUTSIDE) say(`spaces.${index}.name`, '“outside” is not a space of the box.', name);
     if (names.indexOf(name) !== index) say(`spaces.${index}.name`, `The space ${name} is named twice.`, name);
-    if (heat_W !== undefined && hold_C !== undefined)
-      say(`spaces.${index}.hold_C`, `${name} has a heat and a temperature: give one of them.`, hold_C);
   });
   const ends = [
     ...faces.map(({ between }, index) => [`faces.${index}`, between] as const),
@@ -134,8 +163,7 @@ export function warmthProblems({
     });
     if (between[0] === between[1]) say(`${path}.between`, 'Its two ends are the same.', between[0]);
   }
-  if (problems.length > 0) return problems;
-  return untied({ spaces, faces, flows });
+  return problems;
 }
 
 /** Less air than this, in m³/s, ties nothing. */
