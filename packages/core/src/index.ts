@@ -172,6 +172,7 @@ export { type DayHour, type DayPlan, dayInBox } from './warmth/day.ts';
 export { resistanceOf, roofLayers, sheetLayer } from './warmth/materials.ts';
 export { type ShutFor, shutFor } from './warmth/occasions.ts';
 export { shut, shutProblems } from './warmth/shut.ts';
+export { SHUT_HOURS } from './warmth/shutBox.ts';
 export { type Paint, sunAt } from './warmth/sun.ts';
 export { warmth, warmthProblems } from './warmth/warmth.ts';
 export { type Climate, monthNames, readClimate } from './winter/climate.ts';

@@ -4,6 +4,7 @@ import {
   type CompartmentPhysics,
   type Constants,
   kgOfHeat,
+  SHUT_HOURS,
   surestFirst,
 } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
@@ -83,6 +84,7 @@ interface LinesProps {
 
 function AirLines({ each, outside_C, constants }: LinesProps & { outside_C: number }) {
   const { air, shut } = each;
+  const harmed = shut.breath.minutesTo[1]?.minutes ?? null;
   return (
     <>
       <p>
@@ -90,9 +92,9 @@ function AirLines({ each, outside_C, constants }: LinesProps & { outside_C: numb
           ? 'No opening: no air goes through.'
           : `${(air.flow_m3s * 1_000).toFixed(2)} L/s through ${air.openings.length} opening${air.openings.length > 1 ? 's' : ''}.`}
       </p>
-      <p className={shut.inside_C > constants.fanning_C ? 'font-semibold text-danger' : ''}>
+      <p className={shut.steady_C > constants.fanning_C ? 'font-semibold text-danger' : ''}>
         <Said>
-          Shut now, its flight entrances closed: {showC(shut.inside_C)}
+          Shut now, its flight entrances closed: {showC(shut.steady_C)}
           {shut.minutesTo
             .map(({ limit_C, minutes }) =>
               minutes === null
@@ -101,17 +103,32 @@ function AirLines({ each, outside_C, constants }: LinesProps & { outside_C: numb
             )
             .join('')}
           {shut.minutesTo.every(({ minutes }) => minutes === null)
-            ? `, never over ${constants.fanning_C} °C.`
-            : '.'}
+            ? `, not over ${constants.fanning_C} °C in ${SHUT_HOURS} h.`
+            : '.'}{' '}
+          Warm neighbours are reckoned with.
         </Said>
       </p>
+      <p className={harmed === null ? '' : 'font-semibold text-danger'}>{breathWords(shut.breath)}</p>
       <Formula>
         (UA + {constants.airHeat_Jm3K} · Q) · ΔT = bees · W/kg + sun, with UA {each.ua_WK.toFixed(2)} W/K, ΔT{' '}
-        {shut.rise_K.toFixed(1)} K over {outside_C} °C, Q = Cd · A* · √(2 g h ΔT / T̄) ={' '}
+        {(shut.steady_C - outside_C).toFixed(1)} K over {outside_C} °C, Q = Cd · A* · √(2 g h ΔT / T̄) ={' '}
         {(shut.flow_m3s * 1_000).toFixed(3)} L/s. <SourceLink source="Openings and stack flow" />.
       </Formula>
     </>
   );
+}
+
+/** Carbon dioxide, to what is known of it. */
+function breathWords({
+  steady_pct,
+  end_pct,
+  minutesTo: [fans, harms],
+}: CompartmentPhysics['shut']['breath']): string {
+  if (harms?.minutes != null)
+    return `Shut, its air harms them after about ${inHours(harms.minutes)} (${harms.limit_pct} % carbon dioxide).`;
+  if (fans?.minutes != null)
+    return `Shut, its air makes them fan and stir after about ${inHours(fans.minutes)} (${fans.limit_pct} % carbon dioxide).`;
+  return `Shut, its air comes to ${(steady_pct ?? end_pct).toFixed(1)} % carbon dioxide.`;
 }
 
 const PARTS = {

@@ -11,7 +11,14 @@ const spread = 'Our estimate: one standard deviation in the band of a winter';
 export const beesConstants = {
   heatCalm_Wkg: constant(12, 'W/kg', openings3, [3, 60], 'Heat of bees, calm, cool and dark'),
   heatResting_Wkg: constant(20, 'W/kg', openings3, [3, 60], 'Heat of bees at rest in season'),
-  heatAlarmed_Wkg: constant(40, 'W/kg', openings3, [5, 200], 'Heat of bees alarmed, or shut in warm'),
+  heatAlarmed_Wkg: constant(70, 'W/kg', openings3, [5, 200], 'Heat of bees alarmed, or shut in warm'),
+  heatAlarmedMost_Wkg: constant(
+    100,
+    'W/kg',
+    openings3,
+    [5, 300],
+    'The most that alarmed bees give, for how long they are safe at least',
+  ),
   broodNest_C: constant(34.5, '°C', openings3, [30, 37], 'Temperature that brood is held at'),
   broodless_C: constant(
     15,
@@ -25,6 +32,13 @@ export const beesConstants = {
   slump_C: constant(40, '°C', openings3, [36, 50], 'Over this wax softens and combs slump'),
   beesHeat_JkgK: constant(3_500, 'J/kgK', openings3, [2_000, 4_500], 'Heat capacity of bees'),
   combHeat_JkgK: constant(2_500, 'J/kgK', openings3, [1_000, 4_200], 'Heat capacity of comb and stores'),
+  woodHeat_Jm3K: constant(
+    800_000,
+    'J/m³K',
+    estimate,
+    [300_000, 1_500_000],
+    'Heat that a cubic metre of wood stores',
+  ),
   combFrame_kg: constant(
     1.2,
     'kg',

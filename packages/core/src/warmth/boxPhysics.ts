@@ -1,12 +1,13 @@
-import type { AirAnswer, AirQuestion, DesignContent, MoistureAnswer } from '@yellow-cell/contract';
-import { air } from '../air/air.ts';
+import type { AirQuestion, BreathAnswer, DesignContent, MoistureAnswer } from '@yellow-cell/contract';
 import { openingsOf } from '../air/breathing.ts';
 import { factorOf, flowAt } from '../air/flow.ts';
 import { type BoxModel, type Compartment, deriveBox } from '../box/model.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
+import { lengthOf } from '../geometry/block.ts';
 import type { Conditions } from './conditions.ts';
 import { GROUND, type HeatFace, heatNetwork, onGround } from './network.ts';
 import { type RowNetwork, rowOf, soleBox } from './row.ts';
+import { breathIn, type ShutCourse, type ShutSpace, shutCourses } from './shutBox.ts';
 import { skyHeat } from './sky.ts';
 import { OUTSIDE, solveWarmth } from './warmth.ts';
 import { type SurfaceTint, type WaterVerdict, waterIn } from './water.ts';
@@ -30,8 +31,8 @@ export interface CompartmentPhysics {
   inside_C: number;
   paths: readonly HeatPath[];
   air: { flow_m3s: number; openings: AirQuestion['openings'] };
-  /** Shut in, with its flight entrances closed or on vent: how warm it gets, and when it passes the two limits. */
-  shut: AirAnswer;
+  /** Shut in, with its flight entrances closed or on vent, all compartments at once: how warm it gets, and when it passes the two limits. */
+  shut: ShutCourse & { breath: BreathAnswer };
   water: MoistureAnswer & { verdict: WaterVerdict };
 }
 export interface BoxPhysics {
@@ -80,6 +81,7 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
     ...free.spaces.map(({ name, inside_C }) => [name, inside_C] as const),
     [OUTSIDE, conditions.outside_C] as const,
   ]);
+  const shutOf = shutTogether(design, scene, sky, at);
   return {
     surfaces,
     spaces: model.spaces.map(({ id }) => ({ id, inside_C: at.get(id) ?? conditions.outside_C })),
@@ -101,7 +103,7 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
         inside_C,
         paths: pathsOf(each, scene, free, at, flow_m3s),
         air: { flow_m3s, openings: breathing.get(each) ?? [] },
-        shut: shutIn(design, scene, each, ua_WK, sky),
+        shut: shutOf(each),
         water: waterIn(each.spaces, surfaces, conditions, { inside_C, flow_m3s, bees_kg }, constants),
       };
     }),
@@ -119,36 +121,72 @@ function beesOf({ spaces, measures }: Compartment, { conditions: { bees_kg }, co
   return bees_kg?.[spaces[0] ?? ''] ?? (measures.bees * constants.covered) / constants.bees_kg1;
 }
 
-function shutIn(
+/** All compartments shut at once, from how warm they were: bees with brood hold it, the rest follows what stands around. */
+function shutTogether(
   design: DesignContent,
   scene: Scene,
-  each: Compartment,
-  ua_WK: number,
   sky: ReadonlyMap<string, number>,
-): AirAnswer {
-  const { conditions, constants } = scene;
-  const { outside_C, heat_Wkg, brood, shutOn = 'closed' } = conditions;
-  return air(
-    {
-      outside_C,
-      ua_WK,
-      bees_kg: beesOf(each, scene),
-      heat_Wkg,
-      openings: openings(design, scene, each, shutOn).map((opening) => ({
-        ...opening,
-        area_cm2: opening.area_cm2 * constants.clustered,
-      })),
-      comb_kg: each.frames.length * constants.combFrame_kg,
-      limits_C: [constants.fanning_C, constants.danger_C],
-      ...(brood ? { start_C: Math.max(constants.broodNest_C, outside_C) } : {}),
-      sun_W: Math.max(
-        0,
-        each.spaces.reduce((sum, id) => sum + (sky.get(id) ?? 0), 0),
+  before: ReadonlyMap<string, number>,
+): (each: Compartment) => CompartmentPhysics['shut'] {
+  const { model, living, network, conditions, constants } = scene;
+  const { outside_C, heat_Wkg, brood, shutOn = 'closed', ground_C } = conditions;
+  const homes = new Map(living.map((each) => [each.spaces[0] ?? '', each]));
+  const factors = new Map(
+    living.map((each) => [
+      each,
+      factorOf(
+        openings(design, scene, each, shutOn).map((opening) => ({
+          ...opening,
+          area_cm2: opening.area_cm2 * constants.clustered,
+        })),
+        constants.discharge,
       ),
-    },
+    ]),
+  );
+  const spaces = network.spaces.map(({ id, like }): ShutSpace => {
+    const home = homes.get(like);
+    const start_C = before.get(like) ?? outside_C;
+    return {
+      id,
+      heat_W: Math.max(0, sky.get(id) ?? 0) + (home ? beesOf(home, scene) * heat_Wkg : 0),
+      capacity_JK: home ? heatStored(home, scene) : airIn(model, like) * constants.airHeat_Jm3K + LEAST_JK,
+      factor: home ? (factors.get(home) ?? 0) : 0,
+      start_C: home && brood ? Math.max(constants.broodNest_C, outside_C) : start_C,
+    };
+  });
+  const fixed = new Map(ground_C === undefined ? [] : [[GROUND, ground_C] as const]);
+  const limits = [constants.fanning_C, constants.danger_C];
+  const courses = shutCourses(
+    { outside_C, fixed, spaces, faces: network.faces, flows: network.flows },
+    limits,
     constants,
   );
+  return (each) => {
+    const course = courses.get(each.spaces[0] ?? '');
+    if (!course) throw new Error(`${each.name} has no space.`);
+    return {
+      ...course,
+      breath: breathIn(freeAir_m3(each, scene), beesOf(each, scene), heat_Wkg, course.flow_m3s),
+    };
+  };
 }
+/** Of frames and linings that no face counts. */
+const LEAST_JK = 50;
+const heatStored = (each: Compartment, scene: Scene): number =>
+  scene.constants.beesHeat_JkgK * beesOf(each, scene) +
+  scene.constants.combHeat_JkgK * each.frames.length * scene.constants.combFrame_kg +
+  LEAST_JK;
+const airIn = ({ spaces }: BoxModel, id: string): number => {
+  const block = spaces.find((space) => space.id === id)?.block;
+  return block ? (lengthOf(block.x) * lengthOf(block.y) * lengthOf(block.z)) / 1e9 : 0;
+};
+/** What combs and bees leave of a compartment; they weigh about as much as water. */
+function freeAir_m3(each: Compartment, scene: Scene): number {
+  const whole = each.measures.litres / 1_000;
+  const filled = (each.frames.length * scene.constants.combFrame_kg + beesOf(each, scene)) / 1_000;
+  return Math.max(whole * LEAST_FREE, whole - filled);
+}
+const LEAST_FREE = 0.2;
 
 const groundIn = ({ ground_C }: Conditions) =>
   ground_C === undefined ? [] : [{ name: GROUND, hold_C: ground_C }];

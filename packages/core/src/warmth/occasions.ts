@@ -61,9 +61,13 @@ export interface ShutFor {
   supposes: string;
   /** Of the compartment that gets hottest. */
   inside_C: number;
-  /** Until the first compartment fans, and is in danger; null: never. */
+  /** Until the first compartment fans, and is in danger; null: not within `SHUT_HOURS`. */
   fanning_min: number | null;
   danger_min: number | null;
+  /** The same danger with the most heat that such bees give: they are safe for at least so long. */
+  least_min: number | null;
+  /** Until the air of the first compartment harms them; null: not within `SHUT_HOURS`. */
+  stale_min: number | null;
   /** What speaks against it, in a sentence. */
   warning: string | null;
 }
@@ -73,27 +77,39 @@ export function shutFor(design: DesignContent, conditions: Conditions): ShutFor[
   const sides = airySides(design);
   const { constants = defaultConstants } = conditions;
   return all.map(({ key, name, bees, brood, shutOn, crowded, supposes }) => {
-    const { compartments } = boxPhysics(design, {
-      ...conditions,
-      heat_Wkg: heatOf(bees, constants),
-      brood,
-      shutOn,
-      ...(crowded ? { constants: { ...constants, covered: 1 } } : {}),
-    });
-    const first = (index: number): number | null => {
-      const minutes = compartments.flatMap(({ shut }) => shut.minutesTo[index]?.minutes ?? []);
-      return minutes.length > 0 ? Math.min(...minutes) : null;
-    };
+    const shutWith = (heat_Wkg: number): readonly CompartmentPhysics[] =>
+      boxPhysics(design, {
+        ...conditions,
+        heat_Wkg,
+        brood,
+        shutOn,
+        constants: crowded ? { ...constants, covered: 1 } : constants,
+      }).compartments;
+    const heat_Wkg = heatOf(bees, constants);
+    const most_Wkg = bees === 'alarmed' ? Math.max(heat_Wkg, constants.heatAlarmedMost_Wkg) : heat_Wkg;
+    const usual = shutWith(heat_Wkg);
+    const most = most_Wkg === heat_Wkg ? usual : shutWith(most_Wkg);
     return {
       key,
       name,
       supposes,
-      inside_C: Math.max(...compartments.map(({ shut }) => shut.inside_C)),
-      fanning_min: first(0),
-      danger_min: first(1),
-      warning: airless(compartments) ?? (key === 'travel' && sides.size < 2 ? travelWarning(sides) : null),
+      inside_C: Math.max(...usual.map(({ shut }) => shut.steady_C)),
+      fanning_min: firstOf(usual, FANNING),
+      danger_min: firstOf(usual, DANGER),
+      least_min: firstOf(most, DANGER),
+      stale_min: leastOf(usual.map(({ shut }) => shut.breath.minutesTo[HARMED]?.minutes ?? null)),
+      warning: airless(usual) ?? (key === 'travel' && sides.size < 2 ? travelWarning(sides) : null),
     };
   });
+}
+/** Which of the limits. */
+const [FANNING, DANGER] = [0, 1];
+const HARMED = 1;
+const firstOf = (compartments: readonly CompartmentPhysics[], limit: number): number | null =>
+  leastOf(compartments.map(({ shut }) => shut.minutesTo[limit]?.minutes ?? null));
+function leastOf(minutes: readonly (number | null)[]): number | null {
+  const some = minutes.filter((each) => each !== null);
+  return some.length > 0 ? Math.min(...some) : null;
 }
 
 /** However cool it stays, a compartment without any air is none to shut bees in. */
