@@ -66,6 +66,7 @@ export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';
 export { standardBody, standardDesign } from './box/standardDesign.ts';
 export { daylightHours } from './calendar/daylight.ts';
 export { type Day, dayOf, daysBetween, earlier, instantOf, later, plusDays } from './calendar/days.ts';
+export { roundCalendar, roundProblems } from './calendar/roundCalendar.ts';
 export { type SeasonYear, seasonYear, seasonYearOf } from './calendar/seasonYear.ts';
 export { showDay, showWindow } from './calendar/showDay.ts';
 export { boardNames } from './carpentry/boardPieces.ts';
@@ -118,6 +119,7 @@ export {
 } from './layout/layouts.ts';
 export { cells, cellsOutOfReach, cellsRecordProblems } from './mating/cells.ts';
 export { clearestDifference } from './mating/compareRates.ts';
+export { pooledRates, rateProblems } from './mating/pooledRates.ts';
 export { type TakeRate, takeRate } from './mating/takeRate.ts';
 export { nest, nestProblems, nestRounds } from './nest/nest.ts';
 export { TOLERANCE } from './numbers.ts';
