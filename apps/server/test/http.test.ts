@@ -171,6 +171,7 @@ describe('the server', () => {
         '/api/compute/quick',
         '/api/compute/rates',
         '/api/compute/reach',
+        '/api/compute/reduce',
         '/api/compute/shut',
         '/api/compute/warmth',
         '/api/compute/winter',

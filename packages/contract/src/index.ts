@@ -14,6 +14,7 @@ export * from './physics.ts';
 export * from './primitives.ts';
 export * from './problem.ts';
 export * from './quick.ts';
+export * from './reduce.ts';
 export * from './season.ts';
 export * from './sensor.ts';
 export * from './standing.ts';

@@ -187,6 +187,7 @@ export {
   type WinterForecast,
   type WinterPlan,
 } from './winter/forecast.ts';
+export { reduce, reduceProblems } from './winter/reduce.ts';
 export { type BoxView, boxViews, type CompartmentView, isDue } from './yard/boxView.ts';
 export { clashesWith } from './yard/clash.ts';
 export { compartmentsOf, designOf, drawnDesign, type StandingCompartment } from './yard/compartments.ts';

@@ -91,9 +91,11 @@ function nodesIn(groups: Groups, { m, s }: Box): Node[] {
   const highest = Math.max(...nodes.map(({ log }) => log));
   const weights = nodes.map(({ by, log }) => by * Math.exp(log - highest));
   const sum = weights.reduce((all, each) => all + each, 0);
-  return nodes
+  const kept = nodes
     .map(({ m: at, kappa }, index) => ({ m: at, kappa, weight: (weights[index] ?? 0) / sum }))
     .filter(({ weight }) => weight > NOTHING);
+  const all = kept.reduce((total, { weight }) => total + weight, 0);
+  return kept.map((node) => ({ ...node, weight: node.weight / all }));
 }
 
 /** How the rate in common is spread over its range, in slices of even width. */
