@@ -168,6 +168,7 @@ describe('the server', () => {
         '/api/compute/moisture',
         '/api/compute/nest',
         '/api/compute/parts',
+        '/api/compute/population',
         '/api/compute/quick',
         '/api/compute/rates',
         '/api/compute/reach',

@@ -23,6 +23,8 @@ import {
   NestQuestion,
   PartsAnswer,
   PartsQuestion,
+  PopulationAnswer,
+  PopulationQuestion,
   type Problem,
   QuickLineAnswer,
   QuickQuestion,
@@ -65,6 +67,8 @@ import {
   partsProblems,
   passageProblems,
   pooledRates,
+  population,
+  populationProblems,
   quick,
   quickProblems,
   RANGES,
@@ -240,6 +244,22 @@ export const subjects = {
     answer: ReduceAnswer,
     checks: [reading(['format', 'slots'], reduceProblems)],
     compute: (asked: ReduceQuestion) => reduce(asked),
+  },
+  population: {
+    question: PopulationQuestion,
+    answer: PopulationAnswer,
+    checks: [
+      reading(
+        ['from', 'days', 'format', 'frames', 'sealedCells', 'openCells', 'stores_kg', 'feed'],
+        (
+          asked: Pick<
+            PopulationQuestion,
+            'from' | 'days' | 'format' | 'frames' | 'sealedCells' | 'openCells' | 'stores_kg' | 'feed'
+          >,
+        ) => populationProblems(asked),
+      ),
+    ],
+    compute: (asked: PopulationQuestion) => population(asked),
   },
   quick: {
     question: QuickQuestion,

@@ -11,6 +11,7 @@ export * from './format.ts';
 export * from './layer.ts';
 export * from './measures.ts';
 export * from './physics.ts';
+export * from './population.ts';
 export * from './primitives.ts';
 export * from './problem.ts';
 export * from './quick.ts';

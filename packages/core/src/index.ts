@@ -123,6 +123,7 @@ export { pooledRates, rateProblems } from './mating/pooledRates.ts';
 export { type TakeRate, takeRate } from './mating/takeRate.ts';
 export { nest, nestProblems, nestRounds } from './nest/nest.ts';
 export { TOLERANCE } from './numbers.ts';
+export { population, populationProblems } from './population/population.ts';
 export { ProblemsError } from './problems.ts';
 export type { QuickAct, QuickAnswer } from './quick/answer.ts';
 export type { QuickBox, QuickContext } from './quick/context.ts';

@@ -19,7 +19,7 @@ export interface Measures {
 const WOOD_LENGTH_MM = 22;
 const WOOD_DEPTH_MM = 29;
 /** Worker cells to a cm² at 5.3 mm across flats. */
-const CELLS_PER_CM2 = 4.1;
+export const CELLS_PER_CM2 = 4.1;
 /** Bees on a comb side that is fully covered, to a cm² (handbook 5, bees). */
 export const BEES_PER_CM2 = 1.25;
 const MM3_PER_LITRE = 1e6;

@@ -44,7 +44,13 @@ function actOf(entry: LineEntry, context: QuickContext, idFor: () => string): Qu
   if (kind === 'noted')
     return [act('noted', { box: box.id, ...(room?.colony ? { colony: room.colony } : {}) })];
   if (kind === 'temperatureRead')
-    return [act('temperatureRead', { box: box.id, inside_C: Number(fields.inside_C) })];
+    return [
+      act('temperatureRead', {
+        box: box.id,
+        ...(room?.colony ? { colony: room.colony } : {}),
+        inside_C: Number(fields.inside_C),
+      }),
+    ];
   if (kind === 'dividerSet') {
     const board = box.boards[Number(fields.divider) - 1];
     return board

@@ -1,4 +1,5 @@
 import { type Day, daysBetween, plusDays } from '../calendar/days.ts';
+import { showDay } from '../calendar/showDay.ts';
 import { capital } from '../say/words.ts';
 import type { Token } from './tokens.ts';
 
@@ -190,7 +191,11 @@ export function dayAhead(named: Exclude<DayNamed, { is: 'either' }>, on: Day): D
 }
 
 const showsAs = (named: Exclude<DayNamed, { is: 'either' }>): string =>
-  named.is === 'day' ? named.day : `${named.date} ${monthName(named.month)}`;
+  named.is === 'day' && isDay(named.day)
+    ? showDay(named.day)
+    : named.is === 'day'
+      ? named.day
+      : `${named.date} ${monthName(named.month)}`;
 export const monthName = (month: number): string => {
   const name = MONTHS[month - 1] ?? '';
   return capital(name);

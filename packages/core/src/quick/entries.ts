@@ -168,7 +168,7 @@ function boxEntries(said: BoxSaid, facts: readonly Told[], on: Day, spoken: Spok
       return asked(`That is said of ${box.label} as a whole: leave out the compartment.`);
     const where = fact.ofBox && !(fact === NOTED && said.rooms.length > 0) ? [undefined] : rooms;
     for (const compartment of where) {
-      const fields = fieldsOf(fact, box, compartment, spoken);
+      const fields = fieldsOf(fact, box, compartment, on, spoken);
       if (isAsked(fields)) return fields;
       const { note: saidNote, ...rest } = fields.fields as { note?: string };
       const kept = note ?? saidNote;
@@ -217,6 +217,7 @@ function fieldsOf(
   { kind, fields, words }: Fact,
   box: PlaceKnown,
   room: string | undefined,
+  on: Day,
   spoken: Spoken,
 ): { fields: Readonly<Record<string, unknown>>; words: string } | Asked {
   if (kind === 'combined') return combinedInto(fields.into as PlaceMeant, box, room);
@@ -232,10 +233,10 @@ function fieldsOf(
   }
   if (kind !== 'stripsPut') return { fields, words };
   const { name, outBy } = fields as { name?: Token; outBy: OutBy };
-  const day = outByDay(outBy, spoken.on);
+  const day = outByDay(outBy, on);
   if (typeof day !== 'string') return day;
   const product = name ? spoken.line.slice(name.start, name.end) : 'Strips';
-  return { fields: { product, outBy: day }, words: `${product} put in, out by ${showDay(day, spoken.on)}` };
+  return { fields: { product, outBy: day }, words: `${product} put in, out by ${showDay(day, on)}` };
 }
 
 function outByDay({ named: saidDay, days }: OutBy, on: Day): Day | Asked {

@@ -22,6 +22,8 @@ describe('a number in a line', () => {
     ['1.250.000', [1, 1_250_000]],
     ['1,250.5', [1, 1250.5]],
     ['1.250,5', [1, 1250.5]],
+    ['1,250,000.5', [1, 1_250_000.5]],
+    ['1.250.000,5', [1, 1_250_000.5]],
     ['1,25,3', null],
     ['three', [1, 3]],
     ['twenty', [1, 20]],
@@ -70,6 +72,11 @@ describe('a word spelt amiss', () => {
     ['oepned', ['opened']],
     ['oened', ['opened']],
     ['poenid', []],
+    ['pone', []],
+    ['openx', ['open']],
+    ['oopen', ['open']],
+    ['nepo', []],
+    ['opxx', []],
   ])('%s may be %j', (typed, meant) => {
     expect(meantAs(typed, words)).toEqual(meant);
   });

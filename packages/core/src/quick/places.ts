@@ -42,7 +42,8 @@ export const placeWords: readonly string[] = [
 export function placesAt(source: Source, at: number): PlaceRead[] {
   const before = BEFORE_PLACE.includes(source.tokens[at]?.text ?? '');
   const from = before ? at + 1 : at;
-  const box = boxAt(source, from, before || at === 0);
+  // A label may begin with such a word itself: “Box 9”.
+  const box = boxAt(source, at, at === 0) ?? (before ? boxAt(source, from, true) : undefined);
   const room = roomAt(source, from);
   const all = ALL.includes(source.tokens[from]?.text ?? '') ? [{ is: 'all', next: from + 1 } as const] : [];
   return [...(box ? [box] : []), ...(room ? [room] : []), ...all];

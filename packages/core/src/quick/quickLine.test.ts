@@ -66,7 +66,7 @@ describe('the quick line', () => {
     ['B7 w virgin lost', [{ kind: 'failed', payload: { ...attempt, reason: 'virginLost' } }]],
     ['B7 hefted 10 kg', [{ kind: 'weighed', payload: { box: 'b7', weight_kg: 10, felt: true } }]],
     ['B7 pull divider 2', [{ kind: 'dividerSet', payload: { box: 'b7', board: 'board-2', stands: false } }]],
-    ['N1 inside 68 F', [{ kind: 'temperatureRead', payload: { box: 'n1', inside_C: 20 } }]],
+    ['N1 inside 68 F', [{ kind: 'temperatureRead', payload: { box: 'n1', colony: 'c5', inside_C: 20 } }]],
     [
       'B7 w strips Formo in until 12 july',
       [{ kind: 'stripsPut', payload: { ...west, product: 'Formo', outBy: '2026-07-12' } }],
