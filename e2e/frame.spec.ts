@@ -48,6 +48,47 @@ test.describe('every screen', () => {
     await expect(page.getByText('13.3 mm to spare').first()).toBeVisible();
   });
 
+  test('shows weights, temperatures and days as the breeder reads them, on screen and in what is typed', async ({
+    page,
+  }) => {
+    await page.goto('/yard');
+    const setAll = async (set: string) => {
+      await page.getByRole('button', { name: 'Settings' }).click();
+      await page.getByRole('button', { name: set }).click();
+      await page.getByRole('button', { name: 'Save', exact: true }).click();
+      await expect(page.getByRole('dialog')).toHaveCount(0);
+    };
+    await setAll('All US');
+    await expect(page.getByText('Sun May 31')).toBeVisible();
+    await page.getByRole('button', { name: 'List' }).click();
+    await page.getByRole('button', { name: /^B3 · Middle/ }).click();
+    const line = page.getByLabel(/^Find a box/);
+    await line.fill('b3 m fed 1 lb fondant 5/30');
+    await expect(page.getByRole('button', { name: /B3 Middle, May 30: fed 1 lb of fondant/ })).toBeVisible();
+    await line.press('Enter');
+    await expect(page.getByText('1 lb of fondant, May 30')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('1 lb of fondant, May 30')).toHaveCount(0);
+    await setAll('All metric');
+    await expect(page.getByText('Sun 31 May')).toBeVisible();
+  });
+
+  test('of a yard in the south has its year from July, and takes its place as people write it', async ({
+    page,
+  }) => {
+    await page.goto('/yard');
+    await page.getByText('Add a yard').click();
+    await page.getByLabel('Name').fill('Yonder hill');
+    await page.getByLabel('Latitude').fill('41° 18′ S');
+    await expect(page.getByText('Read as 41.30° south.')).toBeVisible();
+    await page.getByLabel('Longitude').fill('174.8 E');
+    await page.getByLabel('Time zone').fill('Pacific/Auckland');
+    await page.getByRole('button', { name: 'Add the yard' }).click();
+    await expect(page.getByRole('heading', { name: 'Yonder hill' }).first()).toBeVisible();
+    // From the first of July to the last of May.
+    await expect(page.getByRole('slider', { name: 'Date shown' })).toHaveAttribute('aria-valuenow', '334');
+  });
+
   test('at no address says so, and offers the way back', async ({ page }) => {
     await page.goto('/nowhere');
     await expect(page.getByText('There is nothing at this address')).toBeVisible();
