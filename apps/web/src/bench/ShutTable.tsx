@@ -1,8 +1,7 @@
 import type { DesignContent } from '@yellow-cell/contract';
-import { SHUT_HOURS, shutFor } from '@yellow-cell/core';
+import { SHUT_HOURS, type ShutFor, shutFor } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { Said } from '../parts/Said.tsx';
-import { showC } from './heat.ts';
 import { inHours } from './inHours.ts';
 import type { PhysicsDesk } from './usePhysics.ts';
 
@@ -19,45 +18,23 @@ export function ShutTable({
   return (
     <section aria-label="How long it can stay shut" className="mt-3">
       <h3 className="eyebrow">How long can it stay shut?</h3>
-      <table className="w-full text-sm">
-        <thead className="text-soft">
-          <tr>
-            <th className="text-left font-normal">for, and how long until</th>
-            <th className="pl-2 text-right font-normal whitespace-nowrap">
-              <Said>{fanning_C} °C</Said>
-            </th>
-            <th className="pl-2 text-right font-normal whitespace-nowrap">
-              <Said>{danger_C} °C</Said>
-            </th>
-            <th className="pl-2 text-right font-normal whitespace-nowrap">at last</th>
-          </tr>
-        </thead>
-        <tbody>
-          {answers.map(
-            ({ key, name, supposes, fanning_min, danger_min, least_min, stale_min, inside_C, warning }) => (
-              <tr key={key} className="border-t border-hairline align-top">
-                <td className="py-1">
-                  {name}
-                  <span className="block text-xs text-soft">{supposes}</span>
-                  {stale_min !== null && (
-                    <span className="block text-xs font-semibold text-danger">
-                      Its air harms them after about {inHours(stale_min)}: more mesh, or shorter.
-                    </span>
-                  )}
-                  {warning && <span className="block text-xs font-semibold text-danger">{warning}</span>}
-                </td>
-                <td className="pl-2 text-right whitespace-nowrap">{showMinutes(fanning_min)}</td>
-                <td
-                  className={`pl-2 text-right whitespace-nowrap ${least_min !== null && least_min < SOON_MIN ? 'font-semibold text-danger' : ''}`}
-                >
-                  {showSpan(least_min, danger_min)}
-                </td>
-                <td className="pl-2 text-right whitespace-nowrap">{showC(inside_C)}</td>
-              </tr>
-            ),
-          )}
-        </tbody>
-      </table>
+      <ul className="text-sm">
+        {answers.map((each) => (
+          <li key={each.key} className="border-t border-hairline py-1.5">
+            <strong>{each.name}</strong> <span className="text-xs text-soft">{each.supposes}</span>
+            <p className={isSoon(each) ? 'font-semibold text-danger' : ''}>
+              <Said>
+                Over {fanning_C} °C {showMinutes(each.fanning_min)}, over {danger_C} °C{' '}
+                {showSpan(each.least_min, each.danger_min)}; about {Math.round(each.inside_C)} °C at last.
+              </Said>
+            </p>
+            {each.stale_min !== null && (
+              <p className="font-semibold text-danger">Its air harms them {showMinutes(each.stale_min)}.</p>
+            )}
+            {each.warning && <p className="font-semibold text-danger">{each.warning}</p>}
+          </li>
+        ))}
+      </ul>
       <p className="text-xs text-soft">
         All compartments shut and warm at once; of the one that warms fastest. Where two figures stand, the
         first is what they have at least, with the most heat that such bees give. What is on vent stays so.
@@ -68,8 +45,15 @@ export function ShutTable({
 }
 /** Less than an hour leaves no time to be late. */
 const SOON_MIN = 60;
-const showMinutes = (minutes: number | null): string =>
-  minutes === null ? `over ${SHUT_HOURS} h` : minutes === 0 ? 'at once' : inHours(minutes);
+const isSoon = ({ least_min }: ShutFor): boolean => least_min !== null && least_min < SOON_MIN;
+/** No closer than such figures are known, and rather too short. */
+const rough = (minutes: number): number => (minutes < 20 ? Math.floor(minutes) : 5 * Math.floor(minutes / 5));
+function showMinutes(minutes: number | null): string {
+  if (minutes === null) return `not in ${SHUT_HOURS} h`;
+  return minutes < 1 ? 'at once' : `after ${inHours(rough(minutes))}`;
+}
 /** What they have at least, and what is usual. */
-const showSpan = (least: number | null, usual: number | null): string =>
-  least === null || least === usual ? showMinutes(usual) : `${showMinutes(least)} to ${showMinutes(usual)}`;
+function showSpan(least: number | null, usual: number | null): string {
+  if (least === null || usual === null || rough(least) === rough(usual)) return showMinutes(least ?? usual);
+  return `after ${inHours(rough(least))} to ${inHours(rough(usual))}`;
+}
