@@ -173,6 +173,7 @@ describe('the server', () => {
         '/api/compute/rates',
         '/api/compute/reach',
         '/api/compute/reduce',
+        '/api/compute/season',
         '/api/compute/shut',
         '/api/compute/warmth',
         '/api/compute/winter',

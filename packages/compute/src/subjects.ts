@@ -34,6 +34,8 @@ import {
   ReachQuestion,
   ReduceAnswer,
   ReduceQuestion,
+  SeasonAnswer,
+  SeasonQuestion,
   ShutAnswer,
   ShutQuestion,
   WarmthAnswer,
@@ -79,6 +81,7 @@ import {
   reduceProblems,
   roundCalendar,
   roundProblems,
+  seasonProblems,
   shut,
   shutProblems,
   spaceProblems,
@@ -90,6 +93,7 @@ import {
 import type { z } from 'zod';
 import type { CrossCheck } from './crossChecks.ts';
 import { exportFile, exportProblems } from './exportFile.ts';
+import { season } from './season.ts';
 
 /** Everything that can be asked without the interface: the schema of the question, the function, the schema of the answer. */
 interface SubjectDoor {
@@ -260,6 +264,13 @@ export const subjects = {
       ),
     ],
     compute: (asked: PopulationQuestion) => population(asked),
+  },
+  season: {
+    question: SeasonQuestion,
+    answer: SeasonAnswer,
+    checks: [reading(['from', 'to', 'lots', 'compartments', 'cells'], seasonProblems)],
+    compute: season,
+    heavy: true,
   },
   quick: {
     question: QuickQuestion,

@@ -69,3 +69,71 @@ export const RatesAnswer = z.strictObject({
   ),
 });
 export type RatesAnswer = z.infer<typeof RatesAnswer>;
+
+const money = (what: string) =>
+  z.number().min(0, `${what} cannot be below 0.`).max(1e6, `${what} cannot be above 1,000,000.`);
+const wholeDays = (what: string, least: number, most: number) =>
+  z
+    .number()
+    .int('Days are counted in whole numbers.')
+    .min(least, `${what} cannot be below ${least} days.`)
+    .max(most, `${what} cannot be above ${most} days.`);
+const wholeCount = (what: string, least: number, most: number) =>
+  z
+    .number()
+    .int(`${what} are counted in whole numbers.`)
+    .min(least, `${what} cannot be fewer than ${least}.`)
+    .max(most, `${what} cannot be more than ${most}.`);
+
+/** Lots of queens by their days, and what there is to raise them with. */
+export const SeasonQuestion = z.strictObject({
+  from: CalendarDate,
+  to: CalendarDate,
+  lots: z
+    .array(
+      z.strictObject({
+        name: name(60),
+        queens: wholeCount('Queens', 1, 2_000),
+        by: CalendarDate,
+        value: money('The worth of a queen'),
+      }),
+    )
+    .min(1, 'At least one lot is needed.')
+    .max(40, 'At most 40 lots can be asked about.'),
+  compartments: z
+    .array(
+      z.strictObject({ count: wholeCount('Compartments', 0, 2_000), from: CalendarDate, to: CalendarDate }),
+    )
+    .max(40, 'At most 40 groups of compartments can be asked about.'),
+  /** On which a graft may be made, 1 is Monday; left out, on any. */
+  weekdays: z
+    .array(
+      z.number().int('Weekdays are 1 to 7.').min(1, 'Weekdays are 1 to 7.').max(7, 'Weekdays are 1 to 7.'),
+    )
+    .max(7, 'There are seven weekdays.')
+    .optional(),
+  /** On which nothing is grafted, ripe or taken. */
+  closed: z.array(CalendarDate).max(400, 'At most 400 closed days can be asked about.').optional(),
+  cells: z.strictObject({ least: wholeCount('Cells', 1, 500), most: wholeCount('Cells', 1, 500) }),
+  rate: z.number().gt(0, 'The take rate must be above 0.').lte(1, 'The take rate must be at most 1.'),
+  /** From the graft to the day on which its queens are taken. */
+  take_d: wholeDays('The time to the take', 11, 120),
+  bank: z
+    .strictObject({ days: wholeDays('Time in the bank', 0, 120), places: wholeCount('Places', 0, 5_000) })
+    .optional(),
+  cost: z.strictObject({
+    round: money('A round'),
+    cell: money('A cell'),
+    bankDay: money('A day in the bank'),
+  }),
+});
+export type SeasonQuestion = z.infer<typeof SeasonQuestion>;
+export const SeasonAnswer = z.strictObject({
+  rounds: z.array(z.strictObject({ graft: CalendarDate, cells: z.number().int() })),
+  deliveries: z.array(z.strictObject({ lot: z.string(), graft: CalendarDate, queens: z.number() })),
+  lots: z.array(z.strictObject({ name: z.string(), queens: z.number(), short: z.number() })),
+  objective: z.number(),
+  /** What no plan can exceed. */
+  bound: z.number(),
+});
+export type SeasonAnswer = z.infer<typeof SeasonAnswer>;

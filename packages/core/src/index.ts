@@ -152,6 +152,13 @@ export {
   showWeight,
 } from './say/measures.ts';
 export { capital, countOf, listOf } from './say/words.ts';
+export {
+  type GraftDay,
+  graftDays,
+  seasonPlan,
+  seasonProblems,
+  seasonProgramme,
+} from './season/seasonModel.ts';
 export { judgeFeed, reportOf } from './sensors/judge.ts';
 export { dailyWeights, type ScaleUse, scaleUse } from './sensors/scale.ts';
 export { slugOf } from './slug.ts';
