@@ -188,6 +188,8 @@ function boxEntries(said: BoxSaid, facts: readonly Told[], on: Day, spoken: Spok
 
 function roomsOf(said: BoxSaid, spoken: Spoken): readonly string[] | Asked {
   const { box, rooms, all } = said;
+  if (all && rooms.length > 0)
+    return asked(`All of ${box.label}, or ${rooms.map(({ typed }) => typed).join(', ')} alone?`);
   if (all) return box.living ?? box.compartments;
   if (rooms.length === 0) {
     const { here } = spoken;

@@ -47,6 +47,7 @@ describe('a line without the interface', () => {
     // Rooms.
     ['B7 w w eggs', '? West of B7 is named twice.'],
     ['B7 all eggs', 'B7 West eggsSeen; B7 Middle eggsSeen; B7 East eggsSeen'],
+    ['B7 w all eggs', '? All of B7, or w alone?'],
     ['both B2 eggs', 'B2 West eggsSeen; B2 East eggsSeen'],
     ['in B7 west eggs', 'B7 West eggsSeen'],
     ['B7 at east eggs', 'B7 East eggsSeen'],
