@@ -135,6 +135,15 @@ const shots: readonly Shot[] = [
       await page.getByText('Her story').waitFor();
     },
   },
+  {
+    name: 'quick-line',
+    path: '/yard',
+    before: async (page) => {
+      await page.keyboard.press('/');
+      await page.keyboard.type('b7 w 3 seams q seen yesterday bananas, m eggs 85');
+      await page.getByText(/is not understood/).waitFor();
+    },
+  },
   { name: 'yard-list', path: '/yard', before: (page) => page.getByRole('button', { name: 'List' }).click() },
   { name: 'yard-phone', path: '/yard', phone: true, theme: 'yard' },
   {

@@ -37,7 +37,8 @@ export const PopulationQuestion = z.strictObject({
       z.strictObject({
         on: CalendarDate,
         kg: weight('Feed', 30),
-        kind: z.enum(['sugar', 'syrup11', 'syrup21', 'fondant', 'patty', 'storesFrame']).optional(),
+        /** Syrup of which no more is said is taken for 1:1. */
+        kind: z.enum(['sugar', 'syrup', 'syrup11', 'syrup21', 'fondant', 'patty', 'storesFrame']).optional(),
       }),
     )
     .max(400, 'At most 400 feeds can be asked about.')
