@@ -26,6 +26,7 @@ const EGGS_TO_BEE = 0.12;
 /** Stores that a kilogram of each feed comes to. */
 const STORES_OF = {
   sugar: 1.1,
+  syrup: 0.55,
   syrup11: 0.55,
   syrup21: 0.73,
   fondant: 0.9,
