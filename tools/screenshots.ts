@@ -85,7 +85,10 @@ const shots: readonly Shot[] = [
     path: '/bench',
     before: built('Sheets', async (page) => {
       for (let more = 0; more < 3; more++) await page.getByRole('button', { name: 'More boxes' }).click();
-      await page.getByRole('img', { name: /^Sheet 2: / }).waitFor();
+      await page
+        .getByRole('img', { name: /^Sheet 2: / })
+        .first()
+        .waitFor();
     }),
   },
   {
