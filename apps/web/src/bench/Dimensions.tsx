@@ -9,6 +9,8 @@ const BELOW = 47;
 /** A figure with a little air on both sides, in pixels. */
 const widthOf = (text: string): number => text.length * 7.8 + 6;
 const ARROW = 7;
+/** Of its line, so much is seen beside a figure at least. */
+const LEFT_PX = 4;
 
 /** Dimension lines as on a workshop drawing: extension lines, ticks at both ends, the figure on the line. */
 export function Dimensions({ drawing, placing }: { drawing: Drawing; placing: Placing }) {
@@ -31,7 +33,7 @@ export function Dimensions({ drawing, placing }: { drawing: Drawing; placing: Pl
             number,
           ];
           // Read along its line, as on a workshop drawing: a long figure runs neither into its neighbour nor off the sheet.
-          const label = b - a > widthOf(text) + 2 * ARROW;
+          const label = b - a > widthOf(text) + LEFT_PX;
           return (
             <g key={id + axis}>
               <path
