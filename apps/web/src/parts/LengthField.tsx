@@ -1,4 +1,4 @@
-import type { Length } from '@yellow-cell/contract';
+import type { Length, Measures } from '@yellow-cell/contract';
 import { parseLength, showLengthBare } from '@yellow-cell/core';
 import { useEffect, useState } from 'react';
 import { useUnits } from '../app/units.ts';
@@ -17,7 +17,7 @@ interface LengthFieldProps {
 /** A length in any usual spelling. Figures go out as they are typed; what cannot be read stays in the field with its sentence. */
 export function LengthField({ label, value, onChange, takes = 'positive', problem }: LengthFieldProps) {
   const units = useUnits();
-  const shown = value.typed ?? showLengthBare(value.mm, units);
+  const shown = shownLength(value, units);
   const [typed, setTyped] = useState(shown);
   const [editing, setEditing] = useState(false);
   useEffect(() => {
@@ -53,3 +53,11 @@ export function LengthField({ label, value, onChange, takes = 'positive', proble
     />
   );
 }
+
+/** As it was typed, where that says the same here: “3/4” is of inches, and would be read as less than a millimetre. */
+function shownLength({ mm, typed }: Length, units: Measures['length']): string {
+  if (typed === undefined) return showLengthBare(mm, units);
+  const read = parseLength(typed.replace(/^\s*[-−]/, ''), units);
+  return read.ok && Math.abs(read.length.mm - Math.abs(mm)) < SAME_MM ? typed : showLengthBare(mm, units);
+}
+const SAME_MM = 1e-6;
