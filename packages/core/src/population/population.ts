@@ -2,6 +2,7 @@ import type { PopulationAnswer, PopulationDay, PopulationQuestion, Problem } fro
 import { CELLS_PER_CM2, combSide } from '../box/measures.ts';
 import { daysBetween, plusDays } from '../calendar/days.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
+import { STORES_OF } from '../feed/feeds.ts';
 import { standardFormats } from '../formats/formats.ts';
 import { above } from '../numbers.ts';
 import { refuse } from '../problems.ts';
@@ -23,16 +24,6 @@ const BROOD_G = 0.15;
 const MOST_EGGS = 1_500;
 const BROOD_TO_BEE = 1.4;
 const EGGS_TO_BEE = 0.12;
-/** Stores that a kilogram of each feed comes to. */
-const STORES_OF = {
-  sugar: 1.1,
-  syrup: 0.55,
-  syrup11: 0.55,
-  syrup21: 0.73,
-  fondant: 0.9,
-  patty: 0.6,
-  storesFrame: 1,
-} as const;
 
 /**
  * A small colony day by day, by the ages of its brood and bees: laying is bounded by room, by bees and by the queen's

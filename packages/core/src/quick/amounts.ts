@@ -1,11 +1,10 @@
-import type { Feed, LineMeasures } from '@yellow-cell/contract';
+import type { LineMeasures } from '@yellow-cell/contract';
+import { LITRES_PER_PINT } from '../units/volume.ts';
 import { inGrams, KG_PER } from '../units/weight.ts';
 
 /** An amount as it is said: a weight, or a volume that wants a density. */
 export type Amount = { kg: number } | { litres: number } | { pints: number };
 
-/** Litres in a pint: of 28.875 and of 34.677 cubic inches. */
-export const LITRES_PER_PINT = { us: 0.473176473, imperial: 0.56826125 } as const;
 const LITRES: Readonly<Record<string, number>> = {
   l: 1,
   litre: 1,
@@ -39,9 +38,6 @@ const KILOGRAMS: Readonly<Record<string, number>> = {
 };
 export const weightUnits: readonly string[] = Object.keys(KILOGRAMS);
 export const volumeUnits: readonly string[] = [...Object.keys(LITRES), ...Object.keys(PINTS)];
-
-/** Kilograms a litre of syrup, one or two parts of sugar to one of water by weight. */
-export const SYRUP_KG_PER_LITRE: Partial<Record<Feed, number>> = { syrup11: 1.24, syrup21: 1.32 };
 
 export function weightOf(value: number, unit: string): number | undefined {
   const per = KILOGRAMS[unit];

@@ -1,5 +1,6 @@
 import type { LineMeasures, Measures } from '@yellow-cell/contract';
 import { showLength } from '../units/length.ts';
+import { LITRES_PER_PINT } from '../units/volume.ts';
 import { KG_PER } from '../units/weight.ts';
 
 /** As the program itself writes: what a breeder has not said otherwise. */
@@ -13,8 +14,7 @@ export const METRIC: Measures = {
 };
 
 const POUND_KG = KG_PER.lb ?? 1;
-/** Litres in a quart: of 57.75 and of 69.355 cubic inches. */
-const QUART_L = { usQuart: 0.946352946, imperialQuart: 1.1365225 } as const;
+const QUART_L = { usQuart: 2 * LITRES_PER_PINT.us, imperialQuart: 2 * LITRES_PER_PINT.imperial } as const;
 const OUNCES = 16;
 
 /** At most so many figures behind the point, without noughts at the end. */

@@ -1,15 +1,13 @@
 import type { Format, Problem, ReduceAnswer, ReduceQuestion, ReduceSlot } from '@yellow-cell/contract';
 import { combSide } from '../box/measures.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
+import { STORES_OF_SUGAR, SYRUPS } from '../feed/feeds.ts';
 import { standardFormats } from '../formats/formats.ts';
 import { above } from '../numbers.ts';
 import { refuse } from '../problems.ts';
 
 /** What winter takes, and a third more: a margin for a long one. */
 const CARRY = 4 / 3;
-/** A kilogram of sugar, with what is lost in handling, comes to so much of stores; syrup 2:1 holds so much of it a litre. */
-const STORES_OF_SUGAR = 1.1;
-const SUGAR_KG_PER_LITRE = 0.88;
 /** Less of a side than this is not worth feeling, and half of it drawn makes a comb. */
 const WORTH = 0.05;
 const HALF = 0.5;
@@ -57,7 +55,7 @@ export function reduce(question: ReduceQuestion, constants: Constants = defaultC
     carry_kg,
     short_kg,
     sugar_kg,
-    syrup_l: sugar_kg / SUGAR_KG_PER_LITRE,
+    syrup_l: sugar_kg / SYRUPS.syrup21.sugar_kgPerLitre,
     notes: notesOf(seams, kept.length),
   };
 }

@@ -1,8 +1,10 @@
 import type { Feed } from '@yellow-cell/contract';
+import { SYRUPS } from '../../feed/feeds.ts';
 import { capital } from '../../say/words.ts';
+import { LITRES_PER_PINT } from '../../units/volume.ts';
 import { inGrams } from '../../units/weight.ts';
 import { feedWords } from '../../yard/statusWords.ts';
-import { type Amount, SYRUP_KG_PER_LITRE } from '../amounts.ts';
+import type { Amount } from '../amounts.ts';
 import { ask, fact, type Phrase, type Said } from '../fact.ts';
 import type { Got } from '../pattern.ts';
 
@@ -19,7 +21,7 @@ function fed({ amount, feed: given }: Got): Said {
       'Is the separator one of thousands or of decimals? Write the amount without it, or with less figures.',
     );
   if ('kg' in said) return fedKilograms(feed, said.kg);
-  const density = SYRUP_KG_PER_LITRE[feed];
+  const density = feed in SYRUPS ? SYRUPS[feed as keyof typeof SYRUPS].kgPerLitre : undefined;
   if (density === undefined) return ask(`${capital(nameOf(feed))} is weighed: how many kilograms or pounds?`);
   if ('pints' in said)
     return ask(
@@ -31,7 +33,7 @@ function fed({ amount, feed: given }: Got): Said {
   return fedKilograms(feed, inGrams(said.litres * density));
 }
 const litresIn = (pints: number, measure: 'us' | 'imperial'): number =>
-  Number((pints * { us: 0.473176473, imperial: 0.56826125 }[measure]).toFixed(3));
+  Number((pints * LITRES_PER_PINT[measure]).toFixed(3));
 
 function fedKilograms(feed: Feed, kg: number): Said {
   if (!(kg > 0)) return ask('More than 0 is fed.');
