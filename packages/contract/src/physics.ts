@@ -62,6 +62,7 @@ const layer = z.strictObject({
   ),
 });
 const area_m2 = aboveZero('The area of a face', 100, 'm²').min(1e-6, 'A face of less than 1 mm² is none.');
+const layers = z.array(layer).max(50, 'At most 50 layers make a face.');
 const flows = z
   .array(z.strictObject({ between, flow_m3s: notNegative('A flow', 10, 'm³/s') }))
   .max(5_000, 'At most 5,000 flows can be asked about.')
@@ -85,10 +86,7 @@ export const WarmthQuestion = z.strictObject({
         between,
         area_m2,
         kind: FaceKind,
-        layers: z
-          .array(layer)
-          .min(1, 'A face has at least one layer.')
-          .max(50, 'At most 50 layers make a face.'),
+        layers: layers.min(1, 'A face has at least one layer.'),
       }),
     )
     .max(5_000, 'At most 5,000 faces can be asked about.'),
@@ -132,7 +130,7 @@ export const ShutQuestion = z.strictObject({
         between,
         area_m2,
         kind: FaceKind,
-        layers: z.array(layer).max(50, 'At most 50 layers make a face.'),
+        layers,
       }),
     )
     .max(2_000, 'At most 2,000 faces can be asked about.'),

@@ -84,6 +84,7 @@ interface LinesProps {
 
 function AirLines({ each, outside_C, constants }: LinesProps & { outside_C: number }) {
   const { air, shut } = each;
+  const shared = each.sharedUa_WK < each.ua_WK - 0.005;
   const harmed = shut.breath.minutesTo[1]?.minutes ?? null;
   return (
     <>
@@ -104,8 +105,8 @@ function AirLines({ each, outside_C, constants }: LinesProps & { outside_C: numb
             .join('')}
           {shut.minutesTo.every(({ minutes }) => minutes === null)
             ? `, not over ${constants.fanning_C} °C in ${SHUT_HOURS} h.`
-            : '.'}{' '}
-          Warm neighbours are reckoned with.
+            : '.'}
+          {shared ? ' Its warm neighbours are reckoned with.' : ''}
         </Said>
       </p>
       <p className={harmed === null ? '' : 'font-semibold text-danger'}>{breathWords(shut.breath)}</p>

@@ -24,8 +24,10 @@ export function ShutTable({
             <strong>{each.name}</strong> <span className="text-xs text-soft">{each.supposes}</span>
             <p className={isSoon(each) ? 'font-semibold text-danger' : ''}>
               <Said>
-                Over {fanning_C} °C {showMinutes(each.fanning_min)}, over {danger_C} °C{' '}
-                {showSpan(each.least_min, each.danger_min)}; about {Math.round(each.inside_C)} °C at last.
+                {each.fanning_min === null && each.least_min === null
+                  ? `Not over ${fanning_C} °C in ${SHUT_HOURS} h`
+                  : `Over ${fanning_C} °C ${showMinutes(each.fanning_min)}, over ${danger_C} °C ${showSpan(each.least_min, each.danger_min)}`}
+                ; about {Math.round(each.inside_C)} °C at last.
               </Said>
             </p>
             {each.stale_min !== null && (

@@ -36,7 +36,7 @@ export function Chips({ line, chips, context, onChange }: ChipsProps) {
             <button
               type="button"
               aria-expanded={open === index}
-              className={`flex min-h-9 items-center gap-1 rounded-full border px-2.5 text-sm ${chip.is === 'question' ? 'border-dashed border-danger' : 'border-hairline'} ${open === index ? 'bg-glow' : 'bg-sheet'}`}
+              className={`flex min-h-12 items-center gap-1 rounded-full border px-2.5 text-sm sm:min-h-9 ${chip.is === 'question' ? 'border-dashed border-danger' : 'border-hairline'} ${open === index ? 'bg-glow' : 'bg-sheet'}`}
               onClick={() => setOpen(open === index ? undefined : index)}
             >
               {chip.is === 'day' && <Calendar size={14} aria-hidden />}
@@ -52,7 +52,7 @@ export function Chips({ line, chips, context, onChange }: ChipsProps) {
               Another day
               <input
                 type="date"
-                className="field w-auto"
+                className="field min-h-12 w-auto sm:min-h-9"
                 max={context.today}
                 onChange={({ target }) => target.value && change(inSpan(line, chosen, target.value))}
               />
@@ -62,7 +62,7 @@ export function Chips({ line, chips, context, onChange }: ChipsProps) {
             <button
               key={each.says}
               type="button"
-              className="button min-h-9 px-2 py-0.5 text-sm"
+              className="button min-h-12 px-2 py-0.5 text-sm sm:min-h-9"
               onClick={() => change(each.line)}
             >
               <ChangeIcon {...each} /> {each.says}

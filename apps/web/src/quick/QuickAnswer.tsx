@@ -31,7 +31,7 @@ export function QuickAnswer({ answer, warnings, onChoose, onKeep, onCancel }: Qu
     return (
       <button
         type="button"
-        className="button button-main m-2 min-h-11 w-[calc(100%-1rem)] text-left"
+        className="button button-main m-2 min-h-12 w-[calc(100%-1rem)] text-left"
         onClick={() => onKeep(answer.words, answer.acts)}
       >
         <ArrowRight size={17} aria-hidden /> <Said>{answer.words}</Said>
@@ -48,7 +48,7 @@ export function QuickAnswer({ answer, warnings, onChoose, onKeep, onCancel }: Qu
           <button
             key={choice.line}
             type="button"
-            className="button min-h-9 px-2 py-0.5"
+            className="button min-h-12 px-2 py-0.5 sm:min-h-9"
             onClick={() => onChoose(choice.line)}
           >
             {choice.says}

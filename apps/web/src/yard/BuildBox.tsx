@@ -23,7 +23,7 @@ export function BuildBox({ view, design: wanted }: { view: YardView; design: str
   const [design, setDesign] = useState(wanted || (designs[0]?.id ?? ''));
   const [label, setLabel] = useState('');
   const [stand, setStand] = useState(String(view.boxes.length + 1));
-  const [bearing, setBearing] = useState('180');
+  const [bearing, setBearing] = useState(String(sunBearing_deg(view.yard.latitude_deg)));
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const chosen = designs.find(({ id }) => id === design);
   const degrees = Number(bearing);
@@ -129,6 +129,9 @@ const BEARINGS: Readonly<Record<CompassPoint, number>> = {
   west: 270,
   'north-west': 315,
 };
+
+/** Where the noon sun stands, which a front is proposed to look to: south of the equator, north. */
+const sunBearing_deg = (latitude_deg: number) => (latitude_deg < 0 ? BEARINGS.north : BEARINGS.south);
 
 const STEP_M = 2.4;
 

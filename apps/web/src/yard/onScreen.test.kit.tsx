@@ -147,6 +147,8 @@ export function serverWith(events: readonly LogEvent[], unsettled: readonly Unse
     if (url === '/api/events') return take(JSON.parse(String(init?.body)).entries);
     if (url === '/api/session') return reply(200, session);
     if (url === '/api/yards') return reply(200, [yard]);
+    if (url === '/api/designs')
+      return reply(200, [{ id: DESIGN, name: design.name, latest: design.versions[0] }]);
     if (url.startsWith('/api/to-settle'))
       return reply(200, { items: unsettled, next: null, count: unsettled.length });
     if (url === `/api/boxes/${BOX}/log`)
