@@ -194,8 +194,14 @@ test('the quick line takes several rooms and days, and each piece of it can be c
   await pieces.getByRole('button', { name: 'East' }).click();
   await page.getByRole('button', { name: 'West', exact: true }).click();
   await expect(line).toHaveValue('B7 middle 3.5 seams yesterday, West brood 1 28 may');
+  await expect(
+    page.getByText('The bees of B7 West are there since 30 May, not yet on 28 May.'),
+  ).toBeVisible();
+  await line.fill('B7 middle 3.5 seams yesterday, West brood 1 today');
+  const answered = page.waitForResponse((response) => response.url().endsWith('/api/events'));
   await page.keyboard.press('Enter');
-  const told = 'B7 Middle, 30 May: 3.5 seams of bees; B7 West, 28 May: 1 frame of brood';
+  expect((await answered).status()).toBe(200);
+  const told = 'B7 Middle, 30 May: 3.5 seams of bees; B7 West: 1 frame of brood';
   await expect(page.getByText(told)).toBeVisible();
   await expect(line).toHaveValue('');
   await expect(page.getByText('3.5 seams, 30 May')).toBeVisible();

@@ -39,6 +39,7 @@ function quickBox({ designs }: YardView, { box, compartments, model }: BoxView):
     compartments: compartments.map(({ name, colony, attempt, status, queens, bays, frames }, index) => ({
       name,
       colony: colony?.id,
+      stockedOn: colony?.stockedOn,
       queen: queens.length === 1 ? queens[0]?.id : undefined,
       attempt: attempt && status !== 'stocked' && status !== 'failed' ? attempt.id : undefined,
       entrances: model.compartments[index]?.entrances.map(({ id }) => id) ?? [],

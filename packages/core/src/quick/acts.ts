@@ -1,4 +1,5 @@
 import type { EntryOf, EventKind } from '@yellow-cell/contract';
+import { showDay } from '../calendar/showDay.ts';
 import type { QuickAct } from './answer.ts';
 import type { QuickBox, QuickCompartment, QuickContext } from './context.ts';
 import type { LineEntry } from './reading.ts';
@@ -40,14 +41,14 @@ function actOf(entry: LineEntry, context: QuickContext, idFor: () => string): Qu
   const room = box.compartments.find(({ name }) => name === entry.compartment);
   const title = room && box.compartments.length > 1 ? `${box.label} ${room.name}` : box.label;
   const { kind, fields } = entry;
+  const colony = room && livedOn(room, entry.on) ? room.colony : undefined;
   if (kind === 'weighed') return [act('weighed', { box: box.id, ...(fields as WeighedFields) })];
-  if (kind === 'noted')
-    return [act('noted', { box: box.id, ...(room?.colony ? { colony: room.colony } : {}) })];
+  if (kind === 'noted') return [act('noted', { box: box.id, ...(colony ? { colony } : {}) })];
   if (kind === 'temperatureRead')
     return [
       act('temperatureRead', {
         box: box.id,
-        ...(room?.colony ? { colony: room.colony } : {}),
+        ...(colony ? { colony } : {}),
         inside_C: Number(fields.inside_C),
       }),
     ];
@@ -61,8 +62,15 @@ function actOf(entry: LineEntry, context: QuickContext, idFor: () => string): Qu
   if (kind === 'entranceSet') return entranceActs(box, room, title, fields);
   if (kind === 'stocked') return stockActs(box, room, title, fields, idFor);
   if (!room.colony) return asked(`No bees are recorded in ${title}: stock it first.`);
-  return colonyActs({ entry, box, room, title, context, idFor, colony: room.colony });
+  if (!colony) return askedOfDay(title, room, entry.on, context.today);
+  return colonyActs({ entry, box, room, title, context, idFor, colony });
 }
+const livedOn = ({ stockedOn }: QuickCompartment, on: string): boolean =>
+  stockedOn === undefined || stockedOn <= on;
+const askedOfDay = (title: string, { stockedOn = '' }: QuickCompartment, on: string, today: string): Asked =>
+  asked(
+    `The bees of ${title} are there since ${showDay(stockedOn, today)}, not yet on ${showDay(on, today)}.`,
+  );
 type WeighedFields = Omit<EntryOf<'weighed'>['payload'], 'box'>;
 
 function entranceActs(box: QuickBox, room: QuickCompartment, title: string, fields: LineEntry['fields']) {
@@ -110,6 +118,8 @@ function colonyActs({ entry, box, room, title, context, idFor, colony }: Given):
       const into = intoBox?.compartments.find(({ name }) => name === fields.into);
       if (!intoBox || !into?.colony)
         return asked(`No bees are recorded in ${fields.intoBox} ${fields.into}.`);
+      if (!livedOn(into, entry.on))
+        return askedOfDay(`${intoBox.label} ${into.name}`, into, entry.on, context.today);
       return [act('combined', { ...inColony, intoBox: intoBox.id, into: into.colony })];
     }
     case 'cellGiven':

@@ -20,6 +20,8 @@ export interface QuickBox {
 export interface QuickCompartment {
   name: string;
   colony?: string | undefined;
+  /** The day since which these bees are; what is told of them is not earlier. */
+  stockedOn?: string | undefined;
   /** The attempt that is still going on. */
   attempt?: string | undefined;
   /** Her id, where one queen is known to live there. */

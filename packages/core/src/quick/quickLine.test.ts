@@ -14,6 +14,26 @@ const west = { box: 'b7', colony: 'c1' };
 const attempt = { ...west, attempt: 'a1' };
 
 describe('the quick line', () => {
+  it('tells nothing of bees before they were there, from the day on which they were stocked', () => {
+    const since = (stockedOn: string) => {
+      const boxes = yard.boxes.map((box) => ({
+        ...box,
+        compartments: box.compartments.map((each) => (each.colony === 'c3' ? { ...each, stockedOn } : each)),
+      }));
+      return (line: string) => readQuickLine(line, { ...yard, boxes }, () => 'new');
+    };
+    for (const line of ['B2 west fed 1 kg fondant 28 may', 'B2 east united into west 28 may']) {
+      expect(since('2026-05-28')(line)).toMatchObject({ is: 'entry', acts: [{ on: '2026-05-28' }] });
+      expect(since('2026-05-29')(line)).toMatchObject({
+        is: 'ask',
+        question: 'The bees of B2 West are there since 29 May, not yet on 28 May.',
+      });
+    }
+    const note = since('2026-05-29')('28 may B2 west note lid cracked');
+    expect(note).toMatchObject({ is: 'entry', acts: [{ kind: 'noted', payload: { box: 'b2' } }] });
+    expect(note.is === 'entry' && note.acts[0]?.payload).not.toHaveProperty('colony');
+  });
+
   it.each([
     [
       'B7 west eggs 85',
