@@ -7,6 +7,7 @@ import {
   familyDesign,
   limitTable,
   registry,
+  roleTable,
   rules,
   transitionTable,
 } from '@yellow-cell/core';
@@ -18,6 +19,9 @@ const models = readFileSync(join(root, 'docs', 'models.md'), 'utf8');
 describe('docs/models.md', () => {
   it('prints the table of statuses and events as it stands in core', () => {
     expect(models).toContain(transitionTable());
+  });
+  it('prints the table of roles as it stands in core', () => {
+    expect(models).toContain(roleTable());
   });
   it('names every constant with its default', () => {
     for (const [name, { value }] of Object.entries(registry).filter(([each]) => !each.startsWith('rule_')))

@@ -1,4 +1,4 @@
-import { Entry, type LogEvent, NewDesign, NewYard } from '@yellow-cell/contract';
+import { Entry, type LogEvent, NewDesign, NewYard, Role } from '@yellow-cell/contract';
 import { subjectsOf } from '@yellow-cell/contract/subjects';
 import { compartmentsOf, designProblems, fold, type Known } from '@yellow-cell/core';
 import { describe, expect, it } from 'vitest';
@@ -56,12 +56,12 @@ describe('the demo', () => {
     },
   );
 
-  it('has two yards, at least six designs, twenty boxes, about fifty compartments, and a season of every outcome', () => {
+  it('has two yards, at least six designs, thirty boxes, about fifty compartments, and a season of every outcome', () => {
     const demo = createDemo(NOW);
     const { state, known } = stateOf(demo);
     expect(demo.yards).toHaveLength(2);
     expect(demo.designs.length).toBeGreaterThanOrEqual(6);
-    expect(state.boxes.size).toBe(20);
+    expect(state.boxes.size).toBe(30);
     const compartments = [...state.boxes.values()].flatMap((box) =>
       compartmentsOf(state, known.designs, box),
     );
@@ -71,5 +71,9 @@ describe('the demo', () => {
     const kinds = new Set(compartments.map(({ status }) => status));
     for (const status of ['cellGiven', 'virgin', 'laying', 'proven'] as const)
       expect(kinds).toContain(status);
+    const told = [...state.boxes.values()].flatMap(({ roles = [] }) => roles.map(({ role }) => role));
+    expect(new Set([...compartments.map(({ role }) => role), ...told])).toEqual(
+      new Set([...Role.options, 'empty']),
+    );
   });
 });

@@ -5,6 +5,7 @@ import { type DemoDesign, type DesignKey, demoDesigns } from './designs.ts';
 import { BREEDER, type Diary, newDiary } from './diary.ts';
 import { type Place, runSeason, type World } from './season.ts';
 import { type Seed, seedFrom } from './seed.ts';
+import { specialBoxes } from './special.ts';
 import { weatherBetween } from './weather.ts';
 import { type BoxPlan, boxPlans, demoYards, type YardKey, ZONE } from './yards.ts';
 
@@ -54,11 +55,12 @@ export function createDemo(until: string): Demo {
     const boxes = [...new Set(places.flatMap(({ yard, box }) => (yard === id ? [box] : [])))];
     yardSeason(care, id, boxes, year);
   }
+  const special = specialBoxes({ designs, yards, year });
   for (const [yard, days] of weather) recordWeather(diary, yard, [...days.values()], year, today);
   return {
     yards: Object.values(yards),
     designs: Object.values(designs).map(({ saved }) => saved),
-    entries: [...diary.entries(), ...careDiary.entries(), ...counts.entries()]
+    entries: [...diary.entries(), ...careDiary.entries(), ...counts.entries(), ...special.entries()]
       .filter(({ occurredAt }) => Date.parse(occurredAt) <= Date.parse(until))
       .sort((a, b) => Date.parse(a.occurredAt) - Date.parse(b.occurredAt)),
   };

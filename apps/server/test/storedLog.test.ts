@@ -11,7 +11,8 @@ import { freshDatabase } from './bench.test.kit.ts';
 
 /**
  * Logs as earlier versions of this program wrote them, every kind of event in every variant among them. Each must open
- * for good, and tell the same: what stands beside it was told by the version that wrote it. A new version adds its own
+ * for good, and tell the same: what stands beside it changes only where a rule of the fold is changed on purpose, as
+ * when a colony came to live in all rooms that its workers reach. A new version adds its own
  * (YC_WRITE_LOG in kinds.test.ts, or a backup of the demo) and never changes one; YC_WRITE_LOG=told writes what a new
  * one tells.
  */

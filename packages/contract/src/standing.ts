@@ -7,13 +7,13 @@ import type { QueenColour } from './event/queenEvents.ts';
 import type { WeatherDay } from './event/seasonEvents.ts';
 import type { Hole, Slot } from './layer.ts';
 import type {
-  BoxRole,
   CellsTo,
   Confidence,
   DueKind,
   FailReason,
   Feed,
   QueenFate,
+  Role,
   Status,
   Trouble,
 } from './status.ts';
@@ -41,8 +41,8 @@ export interface BoxState {
   /** The box that it stands on. */
   onto?: string;
   takenApartOn?: Day;
-  /** What it served as, and since when; the last is now. */
-  roles?: readonly { role: BoxRole; since: Day }[];
+  /** What its rooms served as, and since when; the last that names a room, or none, holds for it. `at` is the instant, told in the time of `zone`. */
+  roles?: readonly { role: Role; since: Day; at: string; zone: string; bays?: readonly string[] }[];
   /** Steps of its build that are done, with the day. */
   buildSteps?: Readonly<Record<string, Day>>;
   /** Against its design: boards that do not stand, boards in other grooves, entrances, vents and holes otherwise than drawn. */
@@ -66,7 +66,12 @@ export interface BoxState {
 export interface Colony {
   id: string;
   box: string;
+  /** All that it lives in: its home, and rooms that workers can go to from there. */
   bays: readonly string[];
+  /** The room that it was put into. */
+  home: readonly string[];
+  /** A bay of the room that its queen, or cell, is known to be in. */
+  queenIn?: string;
   stockedOn: Day;
   openBrood: boolean;
   status: Status;
@@ -76,10 +81,11 @@ export interface Colony {
   combinedOn?: Day;
   /** Since when no bee gets out of its compartment. */
   shutOn?: Day;
-  /** Work put off to a day, or dismissed (null). */
-  putOff?: Readonly<Partial<Record<DueKind, Day | null>>>;
+  /** Work put off to a day, or dismissed (null), by its kind, and its key where several of a kind may stand. */
+  putOff?: readonly { work: DueKind; key?: string; until: Day | null }[];
   fed?: { on: Day; feed: Feed; amount_kg: number };
-  strips?: { on: Day; product: string; outBy: Day };
+  /** What is in its combs until it is taken out; each set bears the id of its entry. */
+  strips?: readonly { id: string; on: Day; product: string; outBy: Day; batch?: string }[];
   /** When strips last went in. */
   treatedOn?: Day;
   strength?: { on: Day; seams: number };
@@ -88,7 +94,8 @@ export interface Colony {
   searched?: { on: Day; found: number };
   troubles?: readonly { trouble: Trouble; on: Day }[];
   coverOffOn?: Day;
-  outing?: { on: Day; place: string; backBy: string };
+  /** `backBy` is an instant, `zone` the time that it was told in. */
+  outing?: { on: Day; place: string; backBy: string; zone: string };
   suspicions?: readonly { id: string; what: string; on: Day; confidence?: Confidence }[];
   /** Eggs, brood or the queen herself last seen; and a look for her that did not find her. */
   evidenceOn?: Day;
@@ -111,6 +118,8 @@ export interface Attempt {
   frames: number;
   what: 'cell' | 'virgin';
   round?: string;
+  /** Of a virgin: when she emerged, told or reckoned from her graft. */
+  bornOn?: Day;
   /** What it was given into, as that was on the day. */
   into?: {
     design: string;
@@ -147,7 +156,11 @@ export interface Queen {
   box: string;
   since: Day;
   caged?: boolean;
-  sightings: readonly { on: Day; slot?: string }[];
+  /** In a bank: her place among the cages, and the box that she came from. */
+  cage?: string;
+  from?: string;
+  /** Where she was on a frame, it is the frame’s place now: where it is moved, the sighting goes along; `box` where that is another than hers. */
+  sightings: readonly { on: Day; slot?: string; box?: string }[];
   /** What became of her, where she is no longer there. */
   gone?: { on: Day; to: QueenFate | 'lost'; backBy?: Day };
 }

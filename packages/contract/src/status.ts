@@ -41,18 +41,24 @@ export type CellsTo = z.infer<typeof CellsTo>;
 export const Feed = z.enum(['syrup11', 'syrup21', 'fondant', 'patty', 'drySugar', 'storesFrame']);
 export type Feed = z.infer<typeof Feed>;
 
-/** What a box serves as. */
-export const BoxRole = z.enum([
+/** What a room serves as (handbook: special roles). */
+export const Role = z.enum([
   'mating',
-  'holding',
-  'bank',
+  'donor',
+  'flying',
   'starter',
   'finisher',
+  'bank',
+  'father',
+  'shown',
+  'changing',
+  'growing',
   'wintering',
-  'showing',
   'stores',
 ]);
-export type BoxRole = z.infer<typeof BoxRole>;
+export type Role = z.infer<typeof Role>;
+/** With bees, what it serves as; without, it is empty. */
+export type RoomRole = Role | 'empty';
 
 /** What is wrong, as it is seen from outside or on the comb. */
 export const Trouble = z.enum([
@@ -103,5 +109,6 @@ export const DueKind = z.enum([
   'treat',
   'markUnlike',
   'workStarter',
+  'closeHoles',
 ]);
 export type DueKind = z.infer<typeof DueKind>;

@@ -65,10 +65,19 @@ export { bodyName, type Space } from './box/spaces.ts';
 export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';
 export { standardBody, standardDesign } from './box/standardDesign.ts';
 export { daylightHours } from './calendar/daylight.ts';
-export { type Day, dayOf, daysBetween, earlier, instantOf, later, plusDays } from './calendar/days.ts';
+export {
+  type Day,
+  dayOf,
+  daysBetween,
+  earlier,
+  endOfDay,
+  instantOf,
+  later,
+  plusDays,
+} from './calendar/days.ts';
 export { roundCalendar, roundProblems } from './calendar/roundCalendar.ts';
 export { type SeasonYear, seasonYear, seasonYearOf } from './calendar/seasonYear.ts';
-export { showDay, showWindow } from './calendar/showDay.ts';
+export { showDay, showTime, showWindow } from './calendar/showDay.ts';
 export { boardNames } from './carpentry/boardPieces.ts';
 export { fileName } from './carpentry/fileName.ts';
 export { fittingNames } from './carpentry/fittings.ts';
@@ -202,7 +211,7 @@ export { compartmentsOf, designOf, drawnDesign, type StandingCompartment } from 
 export { feedUse } from './yard/due/careRules.ts';
 export type { Expectation, Rule, Weather } from './yard/due/expectation.ts';
 export { expectationsOf, rules } from './yard/due/rules.ts';
-export { firstExpectation, type Urgency, urgencyOn } from './yard/due/urgency.ts';
+export { type Urgency, urgencyOn } from './yard/due/urgency.ts';
 export { failBy, flightWindow } from './yard/due/weather.ts';
 export { type WhileOpen, whileOpen } from './yard/due/whileOpen.ts';
 export { clockProblem, futureProblem } from './yard/entryProblem.ts';
@@ -210,6 +219,9 @@ export { type Equalising, equalisings } from './yard/equalise.ts';
 export { chronicle, fold, foldChronicle, foldOn } from './yard/fold.ts';
 export { type FrameAdvice, frameAdvice, inwardSides } from './yard/frameAdvice.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
+export { proposedRole, roleOf } from './yard/roles/roleOf.ts';
+export { metIn, raisesIn, roleName, roles, roleTable } from './yard/roles/roles.ts';
+export { roleSign, roomWords, statusLine } from './yard/roomWords.ts';
 export { type FrameSlot, slotsOf } from './yard/slots.ts';
 export { asEvent, stateOfStanding } from './yard/standing.ts';
 export type { Designs, Known, YardState } from './yard/state.ts';
@@ -223,7 +235,6 @@ export {
   feedWords,
   holdsWords,
   purposeWords,
-  roleWords,
   statusWords,
   troubleWords,
 } from './yard/statusWords.ts';
@@ -232,5 +243,6 @@ export { isKnown, raised, unknownSentence, upcasts } from './yard/upcast.ts';
 export { type Spot, walkingOrder } from './yard/walk.ts';
 export { kinOf, kinWords, staysAfterCombining } from './yard/warn/joining.ts';
 export type { Situation, Warning } from './yard/warn/situation.ts';
+export { cellsUntil } from './yard/warn/timeWarnings.ts';
 export { type Act, warningsOf } from './yard/warn/warnings.ts';
 export { yearColour } from './yard/yearColour.ts';

@@ -90,8 +90,16 @@ export function reckonedRows(told: Omit<Told, 'recentOf'>): ReckonedRows {
         due_expected: first?.expected ?? null,
         due_to: first?.to ?? null,
       });
-      for (const { kind, from, to, lapses = false } of expected)
-        rows.due.push({ ...at, kind, yard_id: box.place?.yard ?? null, due_from: from, due_to: to, lapses });
+      for (const { kind, key = '', from, to, lapses = false } of expected)
+        rows.due.push({
+          ...at,
+          kind,
+          key,
+          yard_id: box.place?.yard ?? null,
+          due_from: from,
+          due_to: to,
+          lapses,
+        });
     }
   }
   for (const attempt of state.attempts.values()) {

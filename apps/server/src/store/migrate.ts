@@ -5,6 +5,7 @@ import * as sensors from './migrations/002-sensors.ts';
 import * as standing from './migrations/003-standing.ts';
 import * as safeGround from './migrations/004-safe-ground.ts';
 import * as rounds from './migrations/005-rounds.ts';
+import * as due from './migrations/006-due.ts';
 
 /** Forward only, in this order; a landed migration is never edited. */
 const migrations: Record<string, Migration> = {
@@ -13,6 +14,7 @@ const migrations: Record<string, Migration> = {
   '003-standing': standing,
   '004-safe-ground': safeGround,
   '005-rounds': rounds,
+  '006-due': due,
 };
 
 export const latestMigration = Object.keys(migrations).at(-1) ?? '';

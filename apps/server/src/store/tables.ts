@@ -177,6 +177,8 @@ export interface DueStateTable extends Owned {
   due_from: Day;
   due_to: Day;
   lapses: boolean;
+  /** Which, where several of the kind stand; empty else. */
+  key: string;
 }
 
 export interface SensorReadingTable extends Owned {

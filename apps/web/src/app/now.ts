@@ -13,6 +13,8 @@ export function useZone(): string {
 
 export interface AsOf {
   today: Day;
+  /** The instant, to the minute. */
+  now: string;
   /** The day that the screen shows. */
   on: Day;
   isToday: boolean;
@@ -25,11 +27,13 @@ export function useAsOf(): AsOf {
   const { data: session, dataUpdatedAt } = useSuspenseQuery(sessionQuery);
   const zone = useZone();
   const [params, setParams] = useSearchParams();
-  const today = dayOf(nowFrom(session.now, dataUpdatedAt), zone);
+  const now = `${nowFrom(session.now, dataUpdatedAt).slice(0, 16)}:00.000Z`;
+  const today = dayOf(now, zone);
   const asked = params.get('on');
   const on = asked && /^\d{4}-\d{2}-\d{2}$/.test(asked) && !Number.isNaN(Date.parse(asked)) ? asked : today;
   return {
     today,
+    now,
     on,
     isToday: on === today,
     isPast: on < today,

@@ -1,7 +1,7 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Entry, EventKind, Payload } from '@yellow-cell/contract';
 import { kindVersionOf } from '@yellow-cell/contract/subjects';
-import { instantOf } from '@yellow-cell/core';
+import { endOfDay } from '@yellow-cell/core';
 import { useToast } from '../parts/Toast.tsx';
 import { nextOnDevice } from './device.ts';
 import { newId } from './ids.ts';
@@ -27,7 +27,7 @@ export const draft = <K extends EventKind>(kind: K, payload: Payload<K>, note?: 
 /** Takes an entry back; it stays in the record. */
 export const withdrawal = (id: string): Draft => ({ kind: 'withdrawn', payload: {}, corrects: id });
 
-/** Logs entries as one act that can be undone; while another day is shown, they are entered for that day's noon. */
+/** Logs entries as one act that can be undone; while another day is shown, they are entered for the end of that day. */
 export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<Delivery> {
   const { data: session, dataUpdatedAt } = useSuspenseQuery(sessionQuery);
   const zone = useZone();
@@ -36,7 +36,7 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
   const { person } = session.settings;
 
   const entriesOf = (drafts: readonly Draft[]): Entry[] => {
-    const occurredAt = isToday ? nowFrom(session.now, dataUpdatedAt) : instantOf(on, 12, 0, zone);
+    const occurredAt = isToday ? nowFrom(session.now, dataUpdatedAt) : endOfDay(on, zone);
     return drafts.map(({ kind, payload, note, corrects, at }) => {
       const entry = {
         id: newId(),

@@ -72,8 +72,22 @@ export function StatusSign({ status }: { status: Status }) {
   return SIGNS[status];
 }
 
+/** Bees of a colony whose queen is in another room of the box: two rings that touch. */
+export const SharedSign = () => (
+  <g fill="none" stroke="var(--ink)" strokeWidth={1.5}>
+    <circle cx={-3} r={4} />
+    <circle cx={3} r={4} />
+  </g>
+);
+
 /** The sign beside text. */
-export function StatusIcon({ status, size = 18 }: { status: Status; size?: number }) {
+export const StatusIcon = ({ status, size = 18 }: { status: Status; size?: number }) => (
+  <SignIcon size={size}>
+    <StatusSign status={status} />
+  </SignIcon>
+);
+
+export function SignIcon({ size = 18, children }: { size?: number; children: ReactNode }) {
   return (
     <svg
       aria-hidden
@@ -82,7 +96,7 @@ export function StatusIcon({ status, size = 18 }: { status: Status; size?: numbe
       viewBox="-9 -9 18 18"
       className="inline-block shrink-0 align-[-0.2em]"
     >
-      <StatusSign status={status} />
+      {children}
     </svg>
   );
 }

@@ -1,12 +1,18 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
-import { type FrameAdvice, type FrameSlot, frameAdvice, inwardSides, showDay } from '@yellow-cell/core';
+import {
+  type FrameAdvice,
+  type FrameSlot,
+  frameAdvice,
+  inwardSides,
+  showDay,
+  statusLine,
+} from '@yellow-cell/core';
 import { GripVertical } from 'lucide-react';
 import { useState } from 'react';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
-import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { QueenMark } from '../yard/QueenMark.tsx';
-import { statusLine } from '../yard/statusLine.ts';
+import { RoomIcon } from '../yard/RoomIcon.tsx';
 import type { BoxView, CompartmentView, YardView } from '../yard/useYard.ts';
 import { AuditForm } from './AuditForm.tsx';
 import { CombBar } from './CombBar.tsx';
@@ -29,7 +35,7 @@ export function Room({ view, boxView, compartment, slots, advise }: RoomProps) {
   return (
     <div className="mb-4">
       <h3 className="flex items-center gap-2 border-b-2 border-[var(--wood-line)] py-1">
-        <StatusIcon status={compartment.status} /> <strong>{compartment.name}</strong>
+        <RoomIcon room={compartment} /> <strong>{compartment.name}</strong>
         <span className="text-soft">{say(statusLine(compartment))}</span>
       </h3>
       <ol>

@@ -1,6 +1,6 @@
-import { instantOf, type QuickAct } from '@yellow-cell/core';
+import { endOfDay, type QuickAct } from '@yellow-cell/core';
 import type { Draft } from '../app/useLog.ts';
 
-/** What a line enters, with the hour at which it happened: what was seen on an earlier day is told of its noon. */
+/** What a line enters, with the hour at which it happened: what was seen on an earlier day is told of its end. */
 export const draftsOf = (acts: readonly QuickAct[], zone: string): Draft[] =>
-  acts.map(({ on, ...act }) => ({ ...act, ...(on ? { at: instantOf(on, 12, 0, zone) } : {}) }) as Draft);
+  acts.map(({ on, ...act }) => ({ ...act, ...(on ? { at: endOfDay(on, zone) } : {}) }) as Draft);

@@ -1,11 +1,13 @@
 import type { FailReason, QueenFate } from '@yellow-cell/contract';
 import {
+  cellsUntil,
   failWords,
   fateWords,
   kinOf,
   kinWords,
   plusDays,
   showDay,
+  statusWords,
   staysAfterCombining,
 } from '@yellow-cell/core';
 import { useState } from 'react';
@@ -14,7 +16,7 @@ import { useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { FeedForm, StripsForm } from './CareForms.tsx';
-import { type ActionProps, Form, type FormProps, NoForm } from './Form.tsx';
+import { type ActionProps, Form, type FormProps, inColony, inRoom, NoForm } from './Form.tsx';
 import { MoveForm } from './MoveForm.tsx';
 import {
   OutingForm,
@@ -27,6 +29,7 @@ import {
   usualBack,
 } from './ObserveForms.tsx';
 import { queenName } from './queenName.ts';
+import { RoleForm } from './RoleForm.tsx';
 import { StockForm } from './StockForm.tsx';
 
 const FORMS = {
@@ -46,6 +49,7 @@ const FORMS = {
   outing: OutingForm,
   suspect: SuspectForm,
   sting: StingForm,
+  role: RoleForm,
 } as const;
 export type FormKind = keyof typeof FORMS;
 
@@ -55,27 +59,28 @@ export function ActionForm({ kind, ...props }: FormProps & { kind: FormKind }) {
   return <Chosen {...props} />;
 }
 
-const ofColony = ({ boxView: { box }, compartment: { colony, attempt, status } }: ActionProps) => ({
-  box: box.id,
-  colony: colony?.id ?? '',
+const ofColony = ({ boxView: { box }, compartment }: ActionProps) => ({
+  ...inRoom(box, compartment),
+  ...attemptOf(compartment),
+});
+const attemptOf = ({ attempt, status }: ActionProps['compartment']) => ({
   ...(attempt && status !== 'stocked' && status !== 'failed' ? { attempt: attempt.id } : {}),
 });
 
 function CellForm(props: FormProps) {
   const say = useSay();
-  const { view, boxView, compartment, send, onCancel } = props;
+  const { view, send, onCancel } = props;
   const rounds = [...view.state.rounds.values()]
+    .filter((each) => cellsUntil(each) >= view.on)
     .sort((a, b) => (a.graftedOn > b.graftedOn ? -1 : 1))
     .slice(0, 8);
   const ripe = (graftedOn: string) => plusDays(graftedOn, view.constants.cellToRipe_d);
   const likely = rounds.find(({ graftedOn }) => ripe(graftedOn) <= view.on);
   const [round, setRound] = useState(likely?.id ?? '');
-  const colony = compartment.colony?.id ?? '';
   const give = () =>
     send('cell given', [
       draft('cellGiven', {
-        box: boxView.box.id,
-        colony,
+        ...inColony(props),
         attempt: newId(),
         ...(round ? { round } : {}),
       }),
@@ -180,6 +185,10 @@ function TakeForm(props: FormProps) {
   const [queen, setQueen] = useState(queens[0]?.id ?? '');
   const [backBy, setBackBy] = useState(usualBack(props.view.on));
   const aside = to === 'aside';
+  const banks = banksIn(props);
+  const [bank, setBank] = useState(banks[0]?.colony ?? '');
+  const [cage, setCage] = useState('');
+  const keeper = to === 'bank' ? banks.find(({ colony }) => colony === bank) : undefined;
   return (
     <Form
       save="Queen taken"
@@ -191,6 +200,8 @@ function TakeForm(props: FormProps) {
             beesRemain,
             ...(queen ? { queen } : {}),
             ...(aside ? { backBy } : {}),
+            ...(keeper ? { bank: { box: keeper.box, colony: keeper.colony } } : {}),
+            ...(keeper && cage.trim() ? { cage: cage.trim() } : {}),
           }),
         ])
       }
@@ -224,6 +235,25 @@ function TakeForm(props: FormProps) {
           onChange={({ target }) => setBackBy(target.value)}
         />
       )}
+      {to === 'bank' && (
+        <div className="grid grid-cols-2 gap-x-3">
+          <SelectField label="Which bank" value={bank} onChange={({ target }) => setBank(target.value)}>
+            {banks.map(({ colony, where }) => (
+              <option key={colony} value={colony}>
+                {where}
+              </option>
+            ))}
+            <option value="">one that is not in this yard</option>
+          </SelectField>
+          <TextField
+            label="Her cage"
+            hint="As marked on its bar: A4"
+            value={cage}
+            maxLength={20}
+            onChange={({ target }) => setCage(target.value)}
+          />
+        </div>
+      )}
       <label className="mb-2 flex items-center gap-2">
         <input
           type="checkbox"
@@ -236,11 +266,21 @@ function TakeForm(props: FormProps) {
   );
 }
 
+/** The banks of the yard, but for these bees themselves. */
+const banksIn = ({ view, compartment }: FormProps) =>
+  view.boxes.flatMap(({ box, compartments }) =>
+    compartments.flatMap(({ name, role, colony, shares }) =>
+      role === 'bank' && colony && !shares && colony.id !== compartment.colony?.id
+        ? [{ box: box.id, colony: colony.id, where: `${box.label} ${name}` }]
+        : [],
+    ),
+  );
+
 function CombineForm(props: FormProps) {
   const { view, boxView, compartment, send, onCancel } = props;
   const targets = view.boxes
     .flatMap((each) => each.compartments.map((other) => ({ each, other })))
-    .filter(({ other }) => other.colony && other.colony.id !== compartment.colony?.id)
+    .filter(({ other }) => other.colony && !other.shares && other.colony.id !== compartment.colony?.id)
     .sort((a, b) => Number(b.each.box.id === boxView.box.id) - Number(a.each.box.id === boxView.box.id));
   const [into, setInto] = useState(targets[0]?.other.colony?.id ?? '');
   const target = targets.find(({ other }) => other.colony?.id === into);
@@ -274,7 +314,7 @@ function CombineForm(props: FormProps) {
       >
         {targets.map(({ each, other }) => (
           <option key={other.colony?.id} value={other.colony?.id}>
-            {each.box.label} {other.name}: {other.status}
+            {each.box.label} {other.name}: {statusWords[other.status]}
           </option>
         ))}
       </SelectField>

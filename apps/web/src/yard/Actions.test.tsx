@@ -61,6 +61,9 @@ const open = (status: Status, more: readonly LogEvent[] = []): Server => {
   return server;
 };
 
+/** What enters nothing by itself: more of them, a screen of its own, and putting work off. */
+const OF_THE_SCREEN = ['More…', 'Frames'];
+
 async function offered(status: Status): Promise<string[]> {
   open(status);
   await screen.findByText(`It is ${status}.`);
@@ -68,7 +71,7 @@ async function offered(status: Status): Promise<string[]> {
   if (more) fireEvent.click(more);
   const names = screen.getAllByRole('button').map(({ textContent }) => textContent ?? '');
   cleanup();
-  return names.filter((name) => name !== 'More…');
+  return names.filter((name) => !OF_THE_SCREEN.some((each) => name.startsWith(each)));
 }
 
 /** Fills whatever a form leaves open, saves it, and gives a reason where something speaks against it. */

@@ -1,5 +1,5 @@
-import type { BoxRole } from '@yellow-cell/contract';
-import { celsiusIn, readWeight, roleWords, showDay, showWeight } from '@yellow-cell/core';
+import type { Role } from '@yellow-cell/contract';
+import { celsiusIn, readWeight, roles, showDay, showWeight } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useMeasures, useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
@@ -15,7 +15,7 @@ export function BoxPlace({ view, boxView: { box } }: { view: YardView; boxView: 
   const log = useLog();
   const measures = useMeasures();
   const [open, setOpen] = useState<'place' | 'weigh'>();
-  const role = box.roles?.at(-1);
+  const role = box.roles?.findLast(({ bays }) => bays === undefined);
   const others = view.boxes.filter((each) => each.box.id !== box.id && each.box.onto !== box.id);
   const below = box.onto ? view.state.boxes.get(box.onto) : undefined;
   const weight = box.weights?.at(-1);
@@ -23,19 +23,19 @@ export function BoxPlace({ view, boxView: { box } }: { view: YardView; boxView: 
     <section aria-label="Place and role" className="mt-2">
       <div className="grid grid-cols-2 gap-x-3">
         <SelectField
-          label="Serves as"
+          label="All of it serves as"
           value={role?.role ?? ''}
           hint={role ? `since ${say(showDay(role.since, view.on))}` : undefined}
           onChange={({ target }) =>
-            void log(`${box.label} serves as ${roleWords[target.value as BoxRole]}`, [
-              draft('roleSet', { box: box.id, role: target.value as BoxRole }),
+            void log(`${box.label} serves as ${roles[target.value as Role].name}`, [
+              draft('roleSet', { box: box.id, role: target.value as Role }),
             ])
           }
         >
-          {!role && <option value="">not said</option>}
-          {Object.entries(roleWords).map(([key, words]) => (
+          {!role && <option value="">as each room proposes</option>}
+          {Object.entries(roles).map(([key, { name }]) => (
             <option key={key} value={key}>
-              {words}
+              {name}
             </option>
           ))}
         </SelectField>

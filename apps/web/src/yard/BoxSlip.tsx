@@ -1,17 +1,16 @@
-import { compassPoint, showDay, showWindow, sideBearing } from '@yellow-cell/core';
+import { compassPoint, showDay, showWindow, sideBearing, statusLine } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { BoxThumb } from '../drawing/BoxThumb.tsx';
-import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { BoxParts } from './BoxParts.tsx';
 import { BoxPlace } from './BoxPlace.tsx';
 import { ConditionForm } from './ConditionForm.tsx';
 import { History } from './History.tsx';
 import { NoteForm } from './NoteForm.tsx';
+import { RoomIcon } from './RoomIcon.tsx';
 import { SensorLines } from './SensorLines.tsx';
-import { statusLine } from './statusLine.ts';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, YardView } from './useYard.ts';
 
@@ -51,7 +50,7 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
               onClick={() => choose(box.id, compartment.bays[0])}
             >
               <span className="flex items-center gap-2">
-                <StatusIcon status={compartment.status} />
+                <RoomIcon room={compartment} />
                 <strong>{compartment.name}</strong> {say(statusLine(compartment))}
               </span>
               <span className="block text-sm text-soft">
@@ -60,9 +59,15 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
                   sidesOf(model.compartments[index]?.entrances).map(
                     (side) => ` · flies ${compassPoint(sideBearing(place.bearing_deg, side))}`,
                   )}
-                {compartment.first &&
+                {compartment.due.length === 0 &&
+                  compartment.first &&
                   ` · ${compartment.first.title}, ${say(showWindow(compartment.first.from, compartment.first.to, view.on))}`}
               </span>
+              {compartment.due.map(({ kind, key, title, from, to }) => (
+                <span key={`${kind} ${key ?? ''}`} className="block text-sm">
+                  {title}, {say(showWindow(from, to, view.on))}
+                </span>
+              ))}
             </button>
           </li>
         ))}

@@ -1,14 +1,13 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
-import { compassPoint, markWords, showDay, showWindow, sideBearing } from '@yellow-cell/core';
+import { compassPoint, markWords, showDay, showWindow, sideBearing, statusLine } from '@yellow-cell/core';
 import { Printer } from 'lucide-react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { BoxThumb } from '../drawing/BoxThumb.tsx';
-import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { QrCode } from './QrCode.tsx';
-import { statusLine } from './statusLine.ts';
+import { RoomIcon } from './RoomIcon.tsx';
 import { type BoxView, useYard, type YardView } from './useYard.ts';
 
 /** A card for each box of a yard, to print and pin under its lid. */
@@ -100,7 +99,7 @@ function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
           const sides = [...new Set(entrances.map(({ opening: { side } }) => side))];
           return (
             <li key={compartment.position} className="border-t border-hairline py-1">
-              <StatusIcon status={compartment.status} size={16} /> <strong>{compartment.name}</strong>{' '}
+              <RoomIcon room={compartment} size={16} /> <strong>{compartment.name}</strong>{' '}
               {say(statusLine(compartment))}
               <span className="block text-sm">
                 {compartment.frames} frames
@@ -108,10 +107,17 @@ function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
                   ? `, flies ${sides.map((side) => compassPoint(sideBearing(box.place?.bearing_deg ?? 0, side))).join(' and ')}`
                   : ''}
                 {marks.length > 0 ? `, mark: ${[...new Set(marks)].join(', ')}` : ''}
-                {compartment.first
-                  ? `; ${compartment.first.title.toLowerCase()} ${say(showWindow(compartment.first.from, compartment.first.to, view.on))}`
-                  : ''}
               </span>
+              {(compartment.due.length > 0
+                ? compartment.due
+                : compartment.first
+                  ? [compartment.first]
+                  : []
+              ).map(({ kind, key, title, from, to }) => (
+                <span key={`${kind} ${key ?? ''}`} className="block text-sm">
+                  {title}, {say(showWindow(from, to, view.on))}
+                </span>
+              ))}
             </li>
           );
         })}

@@ -4,23 +4,23 @@ import {
   countOf,
   feedWords,
   plusDays,
+  roleName,
   showDay,
-  showWindow,
   sideBearing,
+  statusLine,
   troubleWords,
 } from '@yellow-cell/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
-import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { Said } from '../parts/Said.tsx';
 import { Actions } from './Actions.tsx';
+import { DueLine } from './DueLine.tsx';
 import { History } from './History.tsx';
 import { NoteForm } from './NoteForm.tsx';
 import { QueenLines } from './QueenLines.tsx';
-import { UrgencyDot } from './SignKey.tsx';
-import { statusLine } from './statusLine.ts';
+import { RoomIcon } from './RoomIcon.tsx';
 import { Timeline } from './Timeline.tsx';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, CompartmentView, YardView } from './useYard.ts';
@@ -35,7 +35,7 @@ interface CompartmentSlipProps {
 export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipProps) {
   const say = useSay();
   const { box, designName, model } = boxView;
-  const { colony, attempt, first, status } = compartment;
+  const { colony, attempt, first } = compartment;
   const { on, isToday, isPast } = useAsOf();
   const { choose } = useChoice();
   const [correcting, setCorrecting] = useState(false);
@@ -56,7 +56,7 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
         {round ? ` · queen from round ${round.number}, donor “${round.donor}”` : ''}
       </p>
       <p className="mt-2 flex items-center gap-2 text-base">
-        <StatusIcon status={status} size={22} />
+        <RoomIcon room={compartment} size={22} />
         <strong>{say(statusLine(compartment))}</strong>
       </p>
       {attempt?.uncertainMother && (
@@ -72,22 +72,15 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
         />
       )}
       {first && (
-        <div className="mt-2 flex gap-2.5 border-y border-hairline py-2.5">
-          <UrgencyDot urgency={compartment.urgency} />
-          <p className="-mt-0.5 flex-1">
-            <strong>{first.title}.</strong> {say(first.reason)}{' '}
-            <span className="text-soft">
-              Expected {say(showWindow(first.from, first.to, on))}
-              {compartment.urgency === 'overdue' ? `; overdue since ${say(showDay(first.to, on))}` : ''}.
-            </span>
-          </p>
+        <div className="mt-2 border-y border-hairline py-2.5">
+          <DueLine boxView={boxView} compartment={compartment} work={first} title={title} />
         </div>
       )}
       {isToday || correcting ? (
         <>
           {correcting && !isToday && (
             <p className="mt-3 rounded bg-glow px-2 py-1">
-              What you enter now is dated {say(showDay(on))}, noon.
+              What you enter now is dated the end of {say(showDay(on))}.
             </p>
           )}
           <Actions view={view} boxView={boxView} compartment={compartment} title={title} />
@@ -130,9 +123,12 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
             {say(showDay(colony.fed.on, on))}
           </Fact>
         )}
-        {colony?.strips && (
-          <Fact name={colony.strips.product}>out by {say(showDay(colony.strips.outBy, on))}</Fact>
-        )}
+        {compartment.role !== 'empty' && <Fact name="Serves as">{roleName(compartment.role)}</Fact>}
+        {(colony ?? compartment.left)?.strips?.map(({ id, product, outBy }) => (
+          <Fact key={id} name={product}>
+            out by {say(showDay(outBy, on))}
+          </Fact>
+        ))}
         {colony?.troubles?.map(({ trouble, on: since }) => (
           <Fact key={trouble} name="Trouble">
             {troubleWords[trouble]}, {say(showDay(since, on))}
@@ -180,10 +176,10 @@ function Fact({ name, children }: { name: string; children: React.ReactNode }) {
 }
 
 /** The cautions of opening, short, with the neighbours' names. */
-function BeforeYouOpen({ boxView: { box, compartments }, compartment }: Omit<CompartmentSlipProps, 'view'>) {
+function BeforeYouOpen({ boxView: { compartments }, compartment }: Omit<CompartmentSlipProps, 'view'>) {
   const neighbours = compartments.filter(({ position }) => Math.abs(position - compartment.position) === 1);
   const virgins = compartments.filter(({ status }) => status === 'virgin' || status === 'cellGiven');
-  const confined = box.roles?.at(-1)?.role === 'holding' && compartment.queens.length > 0;
+  const confined = compartment.role === 'donor' && compartment.queens.length > 0;
   return (
     <>
       <h3 className="eyebrow">Before you open</h3>

@@ -1,5 +1,5 @@
 import type { LogEvent } from '@yellow-cell/contract';
-import { dayOf, instantOf } from '@yellow-cell/core';
+import { dayOf, endOfDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { type Draft, useLog } from '../app/useLog.ts';
 import { TextField } from '../parts/Field.tsx';
@@ -22,7 +22,7 @@ export function CorrectForm({
   const [problem, setProblem] = useState<string>();
   const save = async () => {
     const { kind, payload, zone } = event;
-    const at = day === before ? event.occurredAt : instantOf(day, 12, 0, zone);
+    const at = day === before ? event.occurredAt : endOfDay(day, zone);
     const delivery = await log(`Corrected: ${title}`, [
       { kind, payload, note, corrects: event.id, at } as Draft,
     ]);

@@ -16,11 +16,17 @@ export interface FormProps extends ActionProps {
   onCancel: () => void;
 }
 
-/** The colony that an entry is about. */
-export const inColony = ({ boxView: { box }, compartment: { colony } }: ActionProps) => ({
-  box: box.id,
-  colony: colony?.id ?? '',
-});
+/** The colony that an entry is about, and of one that lives in several rooms, the room. */
+export const inColony = ({ boxView: { box }, compartment }: ActionProps) => inRoom(box, compartment);
+
+export function inRoom(
+  box: BoxView['box'],
+  { colony, bays }: CompartmentView,
+): { box: string; colony: string; bay?: string } {
+  const [bay] = bays;
+  const several = colony?.bays.some((each) => !bays.includes(each)) ?? false;
+  return { box: box.id, colony: colony?.id ?? '', ...(several && bay !== undefined ? { bay } : {}) };
+}
 
 /** In place of a form that has nothing to offer: why, and the way back. */
 export function NoForm({ onCancel, children }: { onCancel: () => void; children: ReactNode }) {

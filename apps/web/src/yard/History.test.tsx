@@ -25,7 +25,13 @@ function open(): Server {
     <>
       <p>Fed on {view.state.colonies.get(COLONY)?.fed?.on ?? 'no day'}</p>
       <History view={view} box={BOX} />
-      <PutOff box={BOX} colony={COLONY} work="giveCell" title="B1 West: Give a ripe cell" on={view.on} />
+      <PutOff
+        box={BOX}
+        colony={COLONY}
+        work={{ kind: 'giveCell' }}
+        title="B1 West: Give a ripe cell"
+        on={view.on}
+      />
     </>
   ));
   return server;
@@ -69,6 +75,7 @@ describe('the history of a box', () => {
 describe('work that is not done now', () => {
   it('is put off or dismissed, with a reason and not without', async () => {
     const server = open();
+    fireEvent.click(await screen.findByText('Not now, or not at all'));
     const later = await screen.findByText<HTMLButtonElement>('Put it off');
     expect(later.disabled).toBe(true);
     fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'Rain until Friday.' } });

@@ -8,11 +8,24 @@ import type { CompartmentView } from './useYard.ts';
 /** The queens that are known to be here, or put aside from here; with none, that she is not known. */
 export function QueenLines({ compartment, on }: { compartment: CompartmentView; on: string }) {
   const say = useSay();
-  const { queens, away, colony, status } = compartment;
+  const { queens, away, colony, status, shares } = compartment;
   if (!colony) return null;
+  if (shares !== undefined)
+    return (
+      <>
+        <h3 className="eyebrow">Queen</h3>
+        <p className="text-soft">
+          In {shares}. Only what parts the rooms keeps her there: if she is seen here, enter it here.
+        </p>
+      </>
+    );
   return (
     <>
-      <h3 className="eyebrow">{queens.length > 1 ? `Queens: ${queens.length} at once` : 'Queen'}</h3>
+      <h3 className="eyebrow">
+        {queens.length > 1
+          ? `Queens: ${queens.length}${compartment.role === 'bank' ? '' : ' at once'}`
+          : 'Queen'}
+      </h3>
       <ul>
         {queens.map((queen) => {
           const seen = queen.sightings.at(-1);
@@ -25,7 +38,11 @@ export function QueenLines({ compartment, on }: { compartment: CompartmentView; 
                 <QueenMark queen={queen} /> {queenName(queen)}
               </Link>
               <span className="text-sm text-soft">
-                {seen ? `seen ${say(showDay(seen.on, on))}` : 'not seen herself'}
+                {queen.caged
+                  ? `${queen.cage ? `cage ${queen.cage}, ` : ''}in since ${say(showDay(queen.since, on))}`
+                  : seen
+                    ? `seen ${say(showDay(seen.on, on))}`
+                    : 'not seen herself'}
               </span>
             </li>
           );

@@ -1,6 +1,7 @@
 import type { Status } from '@yellow-cell/contract';
-import { statusWords, type Urgency } from '@yellow-cell/core';
-import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { roles, statusWords, type Urgency } from '@yellow-cell/core';
+import { SharedSign, SignIcon, StatusIcon } from '../drawing/StatusSign.tsx';
+import type { BoxView } from './useYard.ts';
 
 const SHOWN: readonly Status[] = [
   'empty',
@@ -14,7 +15,11 @@ const SHOWN: readonly Status[] = [
 ];
 
 /** What the signs on the map mean. */
-export function SignKey() {
+export function SignKey({ boxes }: { boxes: readonly BoxView[] }) {
+  const rooms = boxes.flatMap(({ compartments }) => compartments);
+  const letters = [...new Set(rooms.flatMap(({ role }) => (role === 'empty' ? [] : role)))].filter(
+    (role) => roles[role].sign !== '',
+  );
   return (
     <ul
       aria-label="Signs"
@@ -24,6 +29,19 @@ export function SignKey() {
         <li key={status} className="flex items-center gap-1.5">
           <StatusIcon status={status} size={16} />
           {statusWords[status]}
+        </li>
+      ))}
+      {rooms.some(({ shares }) => shares !== undefined) && (
+        <li className="flex items-center gap-1.5">
+          <SignIcon size={16}>
+            <SharedSign />
+          </SignIcon>
+          queen in the next room
+        </li>
+      )}
+      {letters.map((role) => (
+        <li key={role}>
+          <strong>{roles[role].sign}</strong> {roles[role].name}
         </li>
       ))}
       <li className="flex items-center gap-1.5">

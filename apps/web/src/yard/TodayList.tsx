@@ -1,11 +1,10 @@
-import { showDay, showWindow, walkingOrder } from '@yellow-cell/core';
+import { showDay, walkingOrder } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
-import { StatusIcon } from '../drawing/StatusSign.tsx';
 import { Actions } from './Actions.tsx';
-import { PutOff } from './PutOff.tsx';
-import { UrgencyDot } from './SignKey.tsx';
+import { DueLine } from './DueLine.tsx';
+import { RoomIcon } from './RoomIcon.tsx';
 import { useChoice } from './useChoice.ts';
 import { type BoxView, type CompartmentView, useDueYard, type YardView } from './useYard.ts';
 
@@ -65,23 +64,23 @@ export function TodayList({ view }: { view: YardView }) {
 function stopsOf(view: YardView, order: Order): Stop[] {
   const due = view.boxes.flatMap((boxView) =>
     boxView.compartments
-      .filter(({ urgency }) => urgency === 'due' || urgency === 'overdue')
+      .filter((compartment) => compartment.due.length > 0)
       .map((compartment): Stop => ({ boxView, compartment })),
   );
   if (order === 'walk') {
     const boxes = walkingOrder([...new Set(due.map(({ boxView }) => boxView))], ({ box }) => box.place);
     return boxes.flatMap((box) => due.filter(({ boxView }) => boxView === box));
   }
-  const pressing = ({ compartment: { urgency, first } }: Stop): string =>
-    `${urgency === 'overdue' ? 0 : 1}${first?.to ?? ''}`;
+  const pressing = ({ compartment: { urgency, due } }: Stop): string =>
+    `${due[0]?.pressing ? 0 : 1}${urgency === 'overdue' ? 0 : 1}${due[0]?.by ?? due[0]?.to ?? ''}`;
   return due.sort((a, b) => pressing(a).localeCompare(pressing(b)));
 }
 
 function StopLine({ view, boxView, compartment }: Stop & { view: YardView }) {
-  const say = useSay();
   const { choose } = useChoice();
   const { isToday } = useAsOf();
-  const { first, urgency, status, colony } = compartment;
+  const { due } = compartment;
+  const [first] = due;
   if (!first) return null;
   const title = `${boxView.box.label} ${compartment.name}`;
   return (
@@ -91,37 +90,32 @@ function StopLine({ view, boxView, compartment }: Stop & { view: YardView }) {
           aria-hidden
           className="mt-1 hidden size-4 shrink-0 border border-[var(--ink)] print:inline-block"
         />
-        <UrgencyDot urgency={urgency} />
         <div className="min-w-0 flex-1">
           <button
             type="button"
             className="-my-1 min-h-11 text-left hover:underline"
             onClick={() => choose(boxView.box.id, compartment.bays[0])}
           >
-            <StatusIcon status={status} /> <strong>{title}</strong>
+            <RoomIcon room={compartment} /> <strong>{title}</strong>
             {boxView.box.place && <span className="text-soft"> · stand {boxView.box.place.stand}</span>}
           </button>
-          <p>
-            <strong>{first.title}.</strong> {say(first.reason)}{' '}
-            <span className="text-soft">
-              {urgency === 'overdue'
-                ? `Overdue since ${say(showDay(first.to, view.on))}.`
-                : `${say(showWindow(first.from, first.to, view.on))}.`}
-            </span>
-          </p>
-          {isToday && (
-            <div className="no-print max-w-2xl">
+          <DueLine boxView={boxView} compartment={compartment} work={first} title={title} />
+          {isToday ? (
+            <div className="max-w-2xl">
               <Actions view={view} boxView={boxView} compartment={compartment} title={title} brief />
-              {colony && (
-                <PutOff
-                  box={boxView.box.id}
-                  colony={colony.id}
-                  work={first.kind}
-                  title={`${title}: ${first.title}`}
-                  on={view.on}
-                />
-              )}
             </div>
+          ) : (
+            due
+              .slice(1)
+              .map((work) => (
+                <DueLine
+                  key={`${work.kind} ${work.key ?? ''}`}
+                  boxView={boxView}
+                  compartment={compartment}
+                  work={work}
+                  title={title}
+                />
+              ))
           )}
         </div>
       </div>

@@ -1,10 +1,9 @@
-import { type Compartment, isEntrance, showDay } from '@yellow-cell/core';
+import { type Compartment, isEntrance, roleSign, showDay, statusLine } from '@yellow-cell/core';
 import type { KeyboardEvent, MouseEvent } from 'react';
 import { useSay } from '../app/units.ts';
 import { BoxShapes } from '../drawing/BoxShapes.tsx';
 import { centreOf, rectOf, standing } from '../drawing/place.ts';
-import { StatusSign } from '../drawing/StatusSign.tsx';
-import { statusLine } from './statusLine.ts';
+import { SharedSign, StatusSign } from '../drawing/StatusSign.tsx';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, CompartmentView } from './useYard.ts';
 
@@ -100,7 +99,7 @@ interface RoomProps {
   onChoose: () => void;
 }
 
-const isDue = ({ urgency }: CompartmentView): boolean => urgency === 'due' || urgency === 'overdue';
+const isDue = ({ due }: CompartmentView): boolean => due.length > 0;
 
 /** One compartment: pressed or reached by keyboard, it is chosen. */
 function Room({ view, compartment, area, turn, chosen, onChoose }: RoomProps) {
@@ -142,8 +141,22 @@ function Room({ view, compartment, area, turn, chosen, onChoose }: RoomProps) {
       <g transform={`translate(${x} ${y}) rotate(${-turn})`}>
         <circle r={disc} fill="var(--slip)" stroke="var(--hairline)" strokeWidth={0.8} />
         <g transform={`scale(${sign * 0.86})`}>
-          <StatusSign status={compartment.status} />
+          {compartment.shares === undefined ? <StatusSign status={compartment.status} /> : <SharedSign />}
         </g>
+        {roleSign(compartment) && (
+          <text
+            y={disc + 9}
+            textAnchor="middle"
+            fontSize={9.5}
+            fontWeight={700}
+            fill="var(--ink)"
+            stroke="var(--slip)"
+            strokeWidth={2.6}
+            paintOrder="stroke"
+          >
+            {roleSign(compartment)}
+          </text>
+        )}
         {due && (
           <circle
             cx={disc * 0.8}

@@ -1,8 +1,8 @@
-import { showDay, showWindow, statusWords } from '@yellow-cell/core';
+import { roomWords, showDay, showWindow, statusWords } from '@yellow-cell/core';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useSay } from '../app/units.ts';
-import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { RoomIcon } from './RoomIcon.tsx';
 import { UrgencyDot } from './SignKey.tsx';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, CompartmentView, YardView } from './useYard.ts';
@@ -98,7 +98,7 @@ export function YardList({ view }: { view: YardView }) {
 function ListRow({ row: { view, compartment }, on }: { row: Row; on: string }) {
   const say = useSay();
   const { box, bay, choose } = useChoice();
-  const { first, urgency, status, since } = compartment;
+  const { first, due: all, urgency, since } = compartment;
   const chosen = box === view.box.id && compartment.bays.includes(bay ?? '');
   const due = urgency === 'due' || urgency === 'overdue';
   return (
@@ -113,7 +113,7 @@ function ListRow({ row: { view, compartment }, on }: { row: Row; on: string }) {
         </button>
       </td>
       <td className="pr-2 sm:whitespace-nowrap max-sm:max-w-28">
-        <StatusIcon status={status} /> {statusWords[status]}
+        <RoomIcon room={compartment} /> {roomWords(compartment)}
       </td>
       <td className="pr-2 max-sm:hidden">{since ? say(showDay(since, on)) : ''}</td>
       <td className="pr-2">
@@ -126,6 +126,7 @@ function ListRow({ row: { view, compartment }, on }: { row: Row; on: string }) {
                 {urgency === 'overdue'
                   ? `overdue since ${say(showDay(first.to, on))}`
                   : say(showWindow(first.from, first.to, on))}
+                {all.length > 1 && `, and ${all.length - 1} more`}
               </span>
             </span>
           </span>

@@ -101,7 +101,7 @@ export function YardMap({ view }: { view: YardView }) {
           </button>
         )}
       </div>
-      <SignKey />
+      <SignKey boxes={view.boxes} />
     </div>
   );
 }

@@ -1,9 +1,9 @@
-import { type Expectation, showDay } from '@yellow-cell/core';
+import { type Expectation, showDay, type Urgency, urgencyOn } from '@yellow-cell/core';
 import { Plus } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
-import { StatusIcon } from '../drawing/StatusSign.tsx';
+import { RoomIcon } from './RoomIcon.tsx';
 import { UrgencyDot } from './SignKey.tsx';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, CompartmentView, YardView } from './useYard.ts';
@@ -11,24 +11,27 @@ import type { BoxView, CompartmentView, YardView } from './useYard.ts';
 interface Work {
   view: BoxView;
   compartment: CompartmentView;
-  first: Expectation;
+  work: Expectation;
+  urgency: Urgency;
 }
 
 /** With nothing chosen: what is due in the yard, most pressing first, and what comes in the next week. */
 export function YardSlip({ view }: { view: YardView }) {
-  const { isToday } = useAsOf();
+  const asked = useAsOf();
+  const { isToday } = asked;
   const [, setParams] = useSearchParams();
   const work = view.boxes.flatMap((each) =>
-    each.compartments.flatMap((compartment): Work[] =>
-      compartment.first ? [{ view: each, compartment, first: compartment.first }] : [],
-    ),
+    each.compartments.flatMap((compartment) => {
+      const { due, first } = compartment;
+      const all = due.length > 0 ? due : first ? [first] : [];
+      return all.map((one): Work => ({ view: each, compartment, work: one, urgency: urgencyOn(one, asked) }));
+    }),
   );
-  const of = (urgency: CompartmentView['urgency']) =>
-    work
-      .filter(({ compartment }) => compartment.urgency === urgency)
-      .sort((a, b) => (a.first.to < b.first.to ? -1 : 1));
+  const key = ({ work: { pressing, to } }: Work) => `${pressing ? 0 : 1} ${to}`;
+  const of = (urgency: Urgency) =>
+    work.filter((each) => each.urgency === urgency).sort((a, b) => (key(a) < key(b) ? -1 : 1));
   const [overdue, due, before] = [of('overdue'), of('due'), of('before')];
-  const ahead = of('ahead').sort((a, b) => (a.first.from < b.first.from ? -1 : 1));
+  const ahead = of('ahead').sort((a, b) => (a.work.from < b.work.from ? -1 : 1));
   return (
     <>
       <div className="flex items-baseline justify-between gap-4">
@@ -63,37 +66,40 @@ export function YardSlip({ view }: { view: YardView }) {
   );
 }
 
-function WorkList({ title, work }: { title: string; work: readonly Work[] }) {
+function WorkList({ title, work: list }: { title: string; work: readonly Work[] }) {
   const say = useSay();
   const { choose } = useChoice();
-  if (work.length === 0) return null;
+  if (list.length === 0) return null;
   return (
     <>
       <h3 className="eyebrow">
-        {title} <span className="font-normal text-soft">{work.length}</span>
+        {title} <span className="font-normal text-soft">{list.length}</span>
       </h3>
       <ul>
-        {work.map(({ view, compartment, first }) => (
-          <li key={view.box.id + compartment.position} className="border-b border-hairline">
+        {list.map(({ view, compartment, work, urgency }) => (
+          <li
+            key={`${view.box.id} ${compartment.position} ${work.kind} ${work.key ?? ''}`}
+            className="border-b border-hairline"
+          >
             <button
               type="button"
               className="flex min-h-11 w-full items-center gap-2 py-1.5 text-left hover:bg-glow"
               onClick={() => choose(view.box.id, compartment.bays[0])}
             >
-              {compartment.urgency === 'ahead' ? (
-                <StatusIcon status={compartment.status} size={16} />
+              {urgency === 'ahead' ? (
+                <RoomIcon room={compartment} size={16} />
               ) : (
-                <UrgencyDot urgency={compartment.urgency} />
+                <UrgencyDot urgency={urgency} />
               )}
               <span className="flex-1">
                 <strong>
                   {view.box.label} {compartment.name}
                 </strong>{' '}
-                {first.title}
+                {work.title}
               </span>
               <span className="shrink-0 text-sm text-soft">
-                {compartment.urgency === 'ahead' ? 'from ' : 'by '}
-                {say(showDay(compartment.urgency === 'ahead' ? first.from : first.to, first.to))}
+                {urgency === 'ahead' ? 'from ' : 'by '}
+                {say(showDay(urgency === 'ahead' ? work.from : work.to, work.to))}
               </span>
             </button>
           </li>

@@ -1,8 +1,8 @@
 import type { Entry } from '@yellow-cell/contract';
 import type { YardState } from '@yellow-cell/core';
+import { statusLine } from '@yellow-cell/core';
 import { describe, expect, it } from 'vitest';
 import { eventLine } from './eventLine.ts';
-import { statusLine } from './statusLine.ts';
 
 const state = {
   boxes: new Map([['box-2', { id: 'box-2', label: 'B2' }]]),
@@ -50,7 +50,15 @@ describe('an entry in a few words', () => {
 
 describe('a status in words', () => {
   it('says since when, where that is known', () => {
-    expect(statusLine({ status: 'virgin', since: '2026-05-28' })).toBe('virgin since 28 May 2026');
-    expect(statusLine({ status: 'empty', since: null })).toBe('empty');
+    const room = { role: 'mating', queens: [], status: 'virgin', since: '2026-05-28' } as const;
+    expect(statusLine(room)).toBe('virgin since 28 May 2026');
+    expect(statusLine({ ...room, role: 'empty', status: 'empty', since: null })).toBe('empty');
+    expect(statusLine({ ...room, role: 'donor', status: 'queenright' })).toBe(
+      'donor: queenright since 28 May 2026',
+    );
+    expect(statusLine({ ...room, role: 'flying', shares: 'West' })).toBe(
+      'flying side: bees of West, whose queen is there',
+    );
+    expect(statusLine({ ...room, role: 'bank' })).toBe('bank, 0 queens');
   });
 });

@@ -11,8 +11,9 @@ import {
   feedWords,
   holdsWords,
   purposeWords,
-  roleWords,
+  roles,
   showDay,
+  showTime,
   troubleWords,
   type YardState,
 } from '@yellow-cell/core';
@@ -22,20 +23,22 @@ import { entranceWords } from './entranceWords.ts';
 export type Names = Pick<YardState, 'boxes' | 'rounds'>;
 
 /** An entry in a few words. */
-export function eventLine(event: Pick<LogEvent, 'kind' | 'payload'>, names: Names): string {
-  const line = lines[event.kind] as ((payload: unknown, names: Names) => string) | undefined;
-  return line?.(event.payload, names) ?? `Entry of a newer version of the program (${event.kind})`;
+export function eventLine(event: Pick<LogEvent, 'kind' | 'payload' | 'zone'>, names: Names): string {
+  const line = lines[event.kind] as ((payload: unknown, names: Names, zone: string) => string) | undefined;
+  return (
+    line?.(event.payload, names, event.zone) ?? `Entry of a newer version of the program (${event.kind})`
+  );
 }
 
 const labelOf = ({ boxes }: Names, id: string): string => boxes.get(id)?.label ?? 'another box';
 
-const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string } = {
+const lines: { [K in EventKind]: (payload: Payload<K>, names: Names, zone: string) => string } = {
   boxBuilt: ({ label }) => `Built as ${label}`,
   boxPlaced: ({ stand, bearing_deg }) =>
     `Placed on stand ${stand}, front to the ${compassPoint(bearing_deg)}`,
   boxStacked: ({ onto }, names) => (onto ? `Set on ${labelOf(names, onto)}` : 'Taken down from its stack'),
   boxTakenApart: () => 'Taken apart',
-  roleSet: ({ role }) => `Serves now as: ${roleWords[role]}`,
+  roleSet: ({ role }) => `Serves now as: ${roles[role].name}`,
   buildTicked: ({ step, done }) => `Build: ${step} ${done ? 'done' : 'taken back'}`,
   boxInspected: ({ condition, missing }) =>
     `Looked at: ${conditionWords[condition]}${missing ? `, missing ${missing}` : ''}`,
@@ -69,7 +72,7 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names) => string }
   stripsPut: ({ product, outBy }) => `${product} put in, out by ${showDay(outBy)}`,
   stripsOut: () => 'Strips taken out',
   coverSet: ({ on }) => (on ? 'Cover back on' : 'Cover off'),
-  outingLeft: ({ place, backBy }) => `Out at “${place}”, home by ${backBy.slice(11, 16)}`,
+  outingLeft: ({ place, backBy }, _, zone) => `Out at “${place}”, home by ${showTime(backBy, zone)}`,
   outingReturned: () => 'Home again',
   suspected: ({ what, confidence }) =>
     `Suspected: ${what}${confidence ? ` (${confidenceWords[confidence]})` : ''}`,

@@ -96,7 +96,7 @@ export function useDueYard(view: YardView): YardView {
 type Page = Standing | YardLog;
 
 function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefined): YardView {
-  const { on, today } = useAsOf();
+  const { on, today, now } = useAsOf();
   const { data: session } = useSuspenseQuery(sessionQuery);
   const { data: yards } = useSuspenseQuery(yardsQuery);
   const { data: around } = useSuspenseQuery(aroundQuery(yard.id));
@@ -116,8 +116,8 @@ function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefi
   );
   const weather: Weather = state.weather.get(yard.id) ?? NO_WEATHER;
   const boxes = useMemo(
-    () => boxViews(state, known, yard.id, constants, { on, today }),
-    [state, known, yard.id, constants, on, today],
+    () => boxViews(state, known, yard.id, constants, { on, today, now }),
+    [state, known, yard.id, constants, on, today, now],
   );
   return { yard, on, state, designs: known.designs, boxes, weather, constants, more };
 }

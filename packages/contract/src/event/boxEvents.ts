@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EntranceState } from '../compute.ts';
 import { Hole, Slot } from '../layer.ts';
 import { Id, name, PartId, text, wholeNumber } from '../primitives.ts';
-import { BoxRole } from '../status.ts';
+import { Role } from '../status.ts';
 import { Condition } from '../workshop.ts';
 import { count } from './where.ts';
 
@@ -23,8 +23,8 @@ export const boxEvents = {
   /** Set on top of another box, or with null taken down from it. */
   boxStacked: z.strictObject({ box: Id, onto: Id.nullable() }),
   boxTakenApart: z.strictObject({ box: Id }),
-  /** What the box serves as from now on; its roles over time stay in the record. */
-  roleSet: z.strictObject({ box: Id, role: BoxRole }),
+  /** What a room, or with no bays named the whole box, serves as from now on; its roles over time stay in the record. */
+  roleSet: z.strictObject({ box: Id, role: Role, bays: z.array(PartId).min(1).max(100).optional() }),
   /** A step of its build, ticked off or taken back; steps are named by core's build sheet. */
   buildTicked: z.strictObject({ box: Id, step: name(40), done: z.boolean() }),
   /** What a box is like: its finish, its condition, what is missing of it. */

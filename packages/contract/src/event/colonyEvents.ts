@@ -57,8 +57,14 @@ export const colonyEvents = {
     amount_kg: z.number().gt(0, 'Feed weighs more than 0 kg.').max(30, 'More than 30 kg is not fed at once.'),
   }),
   /** Strips or the like put in, with the day by which their label wants them out. */
-  stripsPut: z.strictObject({ ...inColony, product: name(80), outBy: CalendarDate }),
-  stripsOut: z.strictObject(inColony),
+  stripsPut: z.strictObject({
+    ...inColony,
+    product: name(80),
+    outBy: CalendarDate,
+    batch: text(40).optional(),
+  }),
+  /** Of several sets, the one that was put in by the entry of this id; left out, all of them. */
+  stripsOut: z.strictObject({ ...inColony, strips: Id.optional() }),
   /** The cover of one compartment taken off, or back on. */
   coverSet: z.strictObject({ ...inColony, on: z.boolean() }),
   /** Bees taken out to be shown: where, and by when they must be home. */
@@ -73,7 +79,13 @@ export const colonyEvents = {
   }),
   suspicionSettled: z.strictObject({ ...inColony, suspicion: Id, confirmed: z.boolean() }),
   /** Work put off to a date, or dismissed for good; the note says why. */
-  workPutOff: z.strictObject({ ...inColony, work: DueKind, until: CalendarDate.nullable() }),
+  workPutOff: z.strictObject({
+    ...inColony,
+    work: DueKind,
+    /** Which, where several of the kind stand. */
+    key: name(80).optional(),
+    until: CalendarDate.nullable(),
+  }),
   noted: z.strictObject({ box: Id, colony: Id.optional() }),
   /** Somebody was stung, and how it went. */
   stung: z.strictObject({ box: Id, who: name(60), stings: count('Stings', 1_000), reaction: text(200) }),

@@ -24,6 +24,8 @@ export const queenEvents = {
     queen: Id,
     what: z.enum(['virgin', 'mated']),
     caged: z.boolean(),
+    /** In a bank: her place among the cages. */
+    cage: text(20).optional(),
     /** Where she was, if she stood in the record. */
     from: z.strictObject({ box: Id, colony: Id }).optional(),
     ...facts,
@@ -50,7 +52,10 @@ export const queenEvents = {
     queen: Id.optional(),
     to: QueenFate,
     beesRemain: z.boolean(),
-    /** Put aside only: where she goes back to, and by when. */
+    /** Put aside only: by when she goes back. */
     backBy: CalendarDate.optional(),
+    /** To the bank only: the bees that keep her, and her place among their cages. */
+    bank: z.strictObject({ box: Id, colony: Id }).optional(),
+    cage: text(20).optional(),
   }),
 } as const;

@@ -58,7 +58,7 @@ export const subjectFields: Readonly<Record<EventKind, Named>> = {
   queenRecorded: { ...colony, queen: 'queen', ...facts },
   queenSeen: { ...colony, queen: 'queen' },
   queenMarked: { ...colony, queen: 'queen' },
-  queenTaken: { ...attempt, queen: 'queen' },
+  queenTaken: { ...attempt, queen: 'queen', 'bank.box': 'box', 'bank.colony': 'colony' },
 
   frameAudited: { ...colony, frame: 'frame' },
   framesMoved: { 'moves.*.frame': 'frame', 'moves.*.from.box': 'box', 'moves.*.to.box': 'box' },

@@ -173,10 +173,6 @@ export function compartmentBays(design: DesignContent): readonly (readonly strin
   return deriveBox(design).compartments.map(({ bays }) => bays);
 }
 
-/** Whether bees get out of a compartment by any of its entrances as they stand. */
-export const hasExit = ({ entrances }: Compartment): boolean =>
-  entrances.some(({ opening: { state } }) => state !== 'vent' && state !== 'closed');
-
 /** What `reach` is asked about a box, with those in it. */
 export function reachQuestionOf(
   { spaces, passages, openings }: BoxModel,

@@ -23,11 +23,21 @@ export function dayAt(at: number, zone: string): Day {
   return new Date(at + offsetMs(at, zone)).toISOString().slice(0, 10);
 }
 
+/** What clocks in a zone show at an instant in milliseconds since 1970: `HH:MM`. */
+export const timeAt = (at: number, zone: string): string =>
+  new Date(at + offsetMs(at, zone)).toISOString().slice(11, 16);
+
 /** The instant of a wall-clock time in a zone. */
 export function instantOf(day: Day, hour: number, minute: number, zone: string): string {
   const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
   return new Date(new TZDate(year, month - 1, date, hour, minute, 0, zone).getTime()).toISOString();
 }
+
+/**
+ * When what is told of a day without its hour is taken to have happened: at its end, so that all else that is known
+ * of the day, bees stocked in its afternoon, is known by then.
+ */
+export const endOfDay = (day: Day, zone: string): string => instantOf(day, 23, 59, zone);
 
 export const earlier = (a: Day, b: Day): Day => (a < b ? a : b);
 export const later = (a: Day, b: Day): Day => (a > b ? a : b);

@@ -1,5 +1,5 @@
 import { format, parseISO } from 'date-fns';
-import type { Day } from './days.ts';
+import { type Day, timeAt } from './days.ts';
 
 /** A day as people write it: `17 May`, or with its year where `reference` lies in another. */
 export function showDay(day: Day, reference?: Day): string {
@@ -13,3 +13,6 @@ export function showDay(day: Day, reference?: Day): string {
 export function showWindow(from: Day, to: Day, reference?: Day): string {
   return from === to ? showDay(from, reference) : `${showDay(from, reference)} – ${showDay(to, reference)}`;
 }
+
+/** The time of day of an instant as clocks in a zone show it: `17:05`. */
+export const showTime = (instant: string, zone: string): string => timeAt(Date.parse(instant), zone);

@@ -37,6 +37,7 @@ const KINDS: Readonly<Record<DueKind, true>> = {
   treat: true,
   markUnlike: true,
   workStarter: true,
+  closeHoles: true,
 };
 
 /** Every rule that raises work can be off: a figure of 1 or 0 like any other, so that each yard has its own. */

@@ -190,6 +190,14 @@ export const watchingConstants = {
     [3, 7],
     'A donor gets an empty drawn comb every',
   ),
+  starterGraftFrom_h: constant(
+    2,
+    'hours',
+    'Closed starter',
+    [1, 4],
+    'Grafts go into a closed starter no earlier than after',
+  ),
+  starterGraftTo_h: constant(4, 'hours', 'Closed starter', [2, 8], 'and no later than after'),
   starter_d: constant(
     1,
     'days',

@@ -48,14 +48,7 @@ function becoming(
   standing: ReadonlySet<string>,
   now: ReadonlySet<string>,
 ): Becoming {
-  const bays = bayRooms(body);
-  const groups: (typeof bays)[] = [];
-  bays.forEach((bay, index) => {
-    const before = body.grooves[index - 1]?.id ?? '';
-    const last = groups.at(-1);
-    if (last && !standing.has(before)) last.push(bay);
-    else groups.push([bay]);
-  });
+  const groups = groupedBays(body, standing);
   const compartments = groups.map((group, index) => {
     const left = index === 0 ? 0 : (group[0]?.x[0] ?? 0);
     const right = index === groups.length - 1 ? body.insideWidth.mm : (group.at(-1)?.x[1] ?? 0);
@@ -70,6 +63,24 @@ function becoming(
     close: groups.flatMap((group) => holesToClose(body, group, now)),
     sound: compartments.every(({ verdict }) => GOOD.includes(verdict)),
   };
+}
+
+/** Bays that no standing board parts, from x = 0. */
+function groupedBays(body: Body, standing: ReadonlySet<string>): BayRoom[][] {
+  const groups: BayRoom[][] = [];
+  bayRooms(body).forEach((bay, index) => {
+    const before = body.grooves[index - 1]?.id ?? '';
+    const last = groups.at(-1);
+    if (last && !standing.has(before)) last.push(bay);
+    else groups.push([bay]);
+  });
+  return groups;
+}
+
+/** Entrances to close once only the boards in these grooves stand: those of the parts that give way to another. */
+export function holesAfterPulling(body: Body, standing: ReadonlySet<string>): string[] {
+  const now = new Set(body.boards.map(({ groove }) => groove));
+  return groupedBays(body, standing).flatMap((group) => holesToClose(body, group, now));
 }
 
 interface BayRoom {

@@ -14,7 +14,7 @@ import { listOf } from '../say/words.ts';
 import { groupSpaces } from './groups.ts';
 
 /** Who a state of an entrance lets through (handbook 2, entrances). */
-const LETS_OUT: Readonly<Record<EntranceState, readonly Passer[]>> = {
+export const LETS_OUT: Readonly<Record<EntranceState, readonly Passer[]>> = {
   open: ['air', 'worker', 'queen', 'drone'],
   reduced: ['air', 'worker', 'queen', 'drone'],
   workersOnly: ['air', 'worker'],

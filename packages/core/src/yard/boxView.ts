@@ -7,12 +7,15 @@ import type { Drawing } from '../drawing/shapes.ts';
 import { compartmentsOf, designOf, type StandingCompartment } from './compartments.ts';
 import type { Expectation, Weather } from './due/expectation.ts';
 import { expectationsOf } from './due/rules.ts';
-import { firstExpectation, type Urgency, urgencyOn } from './due/urgency.ts';
+import { dueOn, firstExpectation, type Urgency, urgencyOn } from './due/urgency.ts';
 import type { Known, YardState } from './state.ts';
 
 /** A compartment with what is expected of it, and the one thing to name first. */
 export interface CompartmentView extends StandingCompartment {
   expectations: readonly Expectation[];
+  /** All that is due on the day, most pressing first. */
+  due: readonly Expectation[];
+  /** The most pressing, or where nothing is due what comes next. */
   first: Expectation | undefined;
   urgency: Urgency | undefined;
 }
@@ -33,7 +36,7 @@ export function boxViews(
   known: Known,
   yard: string,
   constants: Constants,
-  { on, today }: { on: Day; today: Day },
+  asked: { on: Day; today: Day; now?: string },
 ): BoxView[] {
   const weather: Weather = state.weather.get(yard) ?? new Map();
   return [...state.boxes.values()]
@@ -44,15 +47,21 @@ export function boxViews(
       if (!design) return [];
       const compartments = compartmentsOf(state, known.designs, box).map((compartment): CompartmentView => {
         const expectations = expectationsOf(compartment, box, weather, constants);
-        const first = firstExpectation(expectations, on, today);
-        return { ...compartment, expectations, first, urgency: first && urgencyOn(first, on, today) };
+        const first = firstExpectation(expectations, asked);
+        return {
+          ...compartment,
+          expectations,
+          due: dueOn(expectations, asked),
+          first,
+          urgency: first && urgencyOn(first, asked),
+        };
       });
       const designName = known.designs.get(box.design)?.name ?? '';
       return [{ box, design, designName, ...shapesOf(design), compartments }];
     });
 }
 
-export const isDue = ({ urgency }: CompartmentView): boolean => urgency === 'due' || urgency === 'overdue';
+export const isDue = ({ due }: CompartmentView): boolean => due.length > 0;
 
 /** Drawings are the same for all boxes of a version, and do not change with the date. */
 const shapes = new WeakMap<DesignContent, { model: BoxModel; drawing: Drawing }>();

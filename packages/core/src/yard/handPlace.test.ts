@@ -158,7 +158,7 @@ describe('a board set by hand, where the design has no place', () => {
         expect(new Set(held).size).toBe(held.length);
         for (const colony of living)
           expect(
-            compartments.filter((each) => each.bays.some((bay) => colony.bays.includes(bay))),
+            compartments.filter((each) => each.bays.some((bay) => colony.home.includes(bay))),
           ).toHaveLength(1);
       }),
       { numRuns: 150 },

@@ -117,7 +117,7 @@ describe('a board moved to another place of the design', () => {
     expect(state.toSettle).toEqual([]);
     expect([...state.colonies.values()].map(({ id, bays: own, ended }) => [id, own, ended])).toEqual([
       ['west', [b1], undefined],
-      ['middle', [b2], undefined],
+      ['middle', [b2, b3], undefined],
       ['east', [b4], undefined],
     ]);
   });
@@ -178,7 +178,7 @@ describe('feed and strips', () => {
     expect(due(out, '2026-07-02').map(([kind]) => kind)).not.toContain('stripsOut');
     expect(
       fold(known, [...story, told('stripsOut', '2026-06-01', of)], '2026-06-02').toSettle[0]?.sentence,
-    ).toContain('No strips');
+    ).toContain('No such strips');
     const early = told('stripsPut', '2026-05-25', { ...of, product: 'S', outBy: '2026-05-20' });
     expect(fold(known, [...story, early], '2026-06-02').toSettle[0]?.sentence).toContain('after the day');
   });

@@ -123,7 +123,8 @@ function write(step: Step, on: Day, line: Line, target: Line, event: LogEvent): 
     line.laid = false;
   };
   if (step === 'stock') {
-    if (!['empty', 'stocked', 'failed'].includes(line.status)) return false;
+    // Frames added to bees with a queen or a cell change nothing of whose they are.
+    if (!['empty', 'stocked', 'failed'].includes(line.status)) return true;
     line.colony = (event.payload as { colony: string }).colony;
     line.attempt = null;
     line.over = true;

@@ -1,7 +1,9 @@
 import type { BoxState, Colony, Queen, Status } from '@yellow-cell/contract';
-import { type Compartment, deriveBox, hasExit } from '../box/model.ts';
+import { joinedWith } from '../box/joinedRooms.ts';
+import { type BoxModel, type Compartment, deriveBox } from '../box/model.ts';
 import type { Day } from '../calendar/days.ts';
 import { combPlaces, designOf, livingIn } from './compartments.ts';
+import { baysLivedIn, mainRoom } from './roomsOf.ts';
 import type { Known } from './state.ts';
 import { queensIn } from './tell/queensIn.ts';
 
@@ -24,24 +26,26 @@ const SURER: readonly Status[] = [
   'failed',
 ];
 
-export const compartmentsNow = ({ known }: Colonies, box: BoxState): readonly Compartment[] => {
+const modelNow = ({ known }: Colonies, box: BoxState): BoxModel | undefined => {
   const design = designOf(known.designs, box);
-  return design ? deriveBox(design).compartments : [];
+  return design && deriveBox(design);
 };
+export const compartmentsNow = (told: Colonies, box: BoxState): readonly Compartment[] =>
+  modelNow(told, box)?.compartments ?? [];
 
 /**
- * What a changed divider makes of the colonies: one that is parted keeps its larger part, and those that are in one
- * compartment then are one.
+ * What a changed divider makes of the colonies: one that is parted keeps its larger part, or that of its queen, and
+ * those that are in one compartment then are one.
  */
 export function regroup(told: Colonies, box: BoxState, on: Day): void {
   const compartments = compartmentsNow(told, box);
-  for (const [id, bays] of partsKept(compartments, livingIn(told.colonies, box))) {
+  for (const [id, home] of partsKept(compartments, livingIn(told.colonies, box))) {
     const colony = told.colonies.get(id);
-    if (colony) told.colonies.set(id, { ...colony, bays });
+    if (colony) told.colonies.set(id, { ...colony, home, bays: home });
   }
   for (const { bays } of compartments) {
     const here = livingIn(told.colonies, box)
-      .filter((colony) => colony.bays.some((bay) => bays.includes(bay)))
+      .filter((colony) => meets(colony.home, bays))
       .sort(
         (a, b) =>
           SURER.indexOf(a.status) - SURER.indexOf(b.status) ||
@@ -54,51 +58,62 @@ export function regroup(told: Colonies, box: BoxState, on: Day): void {
       told.colonies.set(colony.id, { ...colony, status: 'empty', since: on, ended: { on, how: 'combined' } });
     for (const queen of joins.flatMap(({ id }) => queensIn(told.queens, id)))
       told.queens.set(queen.id, { ...queen, colony: stays.id, since: on });
-    const all = new Set([...stays.bays, ...joins.flatMap((colony) => colony.bays)]);
-    told.colonies.set(stays.id, { ...stays, bays: [...all], combinedOn: on });
+    const home = [...new Set([...stays.home, ...joins.flatMap((colony) => colony.home)])];
+    told.colonies.set(stays.id, { ...withCareOf(stays, joins), home, bays: home, combinedOn: on });
   }
 }
 
-/** The bays that each parted colony keeps: where it has most frames; of parts alike, the one that no other bees are in. */
+/** What bees carry with them into another colony: strips are in the comb until they are taken out. */
+export const withCareOf = (colony: Colony, joins: readonly Colony[]): Colony => {
+  const strips = [colony, ...joins].flatMap((each) => each.strips ?? []);
+  return strips.length > 0 ? { ...colony, strips } : colony;
+};
+
+const meets = (bays: readonly string[], wanted: readonly string[]): boolean =>
+  bays.some((bay) => wanted.includes(bay));
+
+/** The bays of its home that each parted colony keeps: where its queen is known to be, else where it has most frames; of parts alike, the one that no other bees are in. */
 export function partsKept(
   compartments: readonly Compartment[],
   living: readonly Colony[],
 ): Map<string, string[]> {
-  const meets = (bays: readonly string[], wanted: readonly string[]) =>
-    bays.some((bay) => wanted.includes(bay));
   return new Map(
     living.flatMap((colony): [string, string[]][] => {
-      const parts = compartments.filter(({ bays }) => meets(colony.bays, bays));
+      const parts = compartments.filter(({ bays }) => meets(colony.home, bays));
       if (parts.length < 2) return [];
       const framesOf = ({ frames }: Compartment) =>
-        frames.filter(({ bay }) => colony.bays.includes(bay)).length;
+        frames.filter(({ bay }) => colony.home.includes(bay)).length;
       const isFree = ({ bays }: Compartment) =>
-        !living.some((other) => other.id !== colony.id && meets(other.bays, bays));
-      const kept = parts.reduce((best, part) => {
-        const more = framesOf(part) - framesOf(best);
-        return more > 0 || (more === 0 && isFree(part) && !isFree(best)) ? part : best;
-      });
-      return [[colony.id, colony.bays.filter((bay) => kept.bays.includes(bay))]];
+        !living.some((other) => other.id !== colony.id && meets(other.home, bays));
+      const queens = parts.find(({ bays }) => colony.queenIn !== undefined && bays.includes(colony.queenIn));
+      const kept =
+        queens ??
+        parts.reduce((best, part) => {
+          const more = framesOf(part) - framesOf(best);
+          return more > 0 || (more === 0 && isFree(part) && !isFree(best)) ? part : best;
+        });
+      return [[colony.id, colony.home.filter((bay) => kept.bays.includes(bay))]];
     }),
   );
 }
 
-/** Which colonies have no way out, and since when: told anew whenever a disc, a divider or the bees change. */
-export function reckonShut(told: Colonies, box: BoxState, on: Day): void {
-  const compartments = compartmentsNow(told, box);
-  for (const colony of livingIn(told.colonies, box)) {
-    const home = compartments.find(({ bays }) => colony.bays.some((bay) => bays.includes(bay)));
-    const out = home !== undefined && hasExit(home);
-    if (out === (colony.shutOn === undefined)) continue;
-    const { shutOn: _, ...rest } = colony;
-    told.colonies.set(colony.id, out ? rest : { ...rest, shutOn: on });
+/** Which rooms each colony lives in, and which have no way out, and since when: told anew whenever a disc, a board or the bees change. */
+export function settleRooms(told: Colonies, box: BoxState, on: Day): void {
+  const model = modelNow(told, box);
+  if (!model) return;
+  const living = livingIn(told.colonies, box);
+  for (const colony of living) {
+    const others = living.filter(({ id }) => id !== colony.id);
+    const bays = baysLivedIn(model, colony, others);
+    const { shutOn, ...rest } = { ...colony, bays };
+    const out = joinedWith(model, mainRoom(model, rest)).hasExit;
+    told.colonies.set(colony.id, out ? rest : { ...rest, shutOn: shutOn ?? on });
   }
 }
 
-/** Frames of the compartment that a colony lives in now. */
+/** Frames of the room that a colony is reckoned in now. */
 export function framesFor(told: Colonies, colony: Colony): number {
   const box = told.boxes.get(colony.box);
-  const home =
-    box && compartmentsNow(told, box).find(({ bays }) => colony.bays.some((bay) => bays.includes(bay)));
-  return combPlaces(home?.frames ?? []).length;
+  const model = box && modelNow(told, box);
+  return combPlaces(model?.compartments[mainRoom(model, colony)]?.frames ?? []).length;
 }

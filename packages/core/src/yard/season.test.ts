@@ -117,7 +117,7 @@ describe('a season of one box', () => {
         'East empty',
       ],
     ],
-    ['2026-09-25', ['West proven, harvest 36-50, reduce 144-158', 'East empty']],
+    ['2026-09-25', ['West proven, harvest 36-50, closeHoles 133-136, reduce 144-158', 'East empty']],
   ] as const)('%s', (on, expected) => {
     expect(seenOn(on)).toEqual(expected);
   });

@@ -20,21 +20,24 @@ export function slotsOf(
   state: YardState,
   box: BoxState,
   room: Compartment,
-  { colony, queens }: StandingCompartment,
+  { colony }: StandingCompartment,
 ): FrameSlot[] {
+  const seenHere = [...state.queens.values()].flatMap((queen) => {
+    const last = queen.sightings.at(-1);
+    return last && !queen.gone && (last.box ?? queen.box) === box.id
+      ? [{ queen, on: last.on, slot: last.slot }]
+      : [];
+  });
   return room.frames.map(({ id: slot, holds }, index): FrameSlot => {
     const frame = [...state.frames.values()].find(({ at }) => at?.box === box.id && at.slot === slot);
-    const queen = queens.flatMap((each) => {
-      const last = each.sightings.at(-1);
-      return last?.slot === slot ? [{ queen: each, on: last.on }] : [];
-    })[0];
+    const queen = seenHere.find((each) => each.slot === slot);
     const empty = !colony || (box.emptySlots ?? []).includes(slot);
     return {
       slot,
       number: index + 1,
       is: holds === 'feeder' ? 'feeder' : frame ? 'told' : empty ? 'empty' : 'untold',
       ...(frame ? { frame } : {}),
-      ...(queen ? { queen } : {}),
+      ...(queen ? { queen: { queen: queen.queen, on: queen.on } } : {}),
     };
   });
 }

@@ -1,5 +1,4 @@
 import type {
-  BoxRole,
   CellsTo,
   CombContent,
   Condition,
@@ -86,17 +85,6 @@ export const holdsWords: Readonly<Record<Slot['holds'], string>> = {
   grafts: 'graft bar',
   bank: 'bank frame',
   display: 'display frame',
-};
-
-export const roleWords: Readonly<Record<BoxRole, string>> = {
-  mating: 'mating',
-  holding: 'holding a donor',
-  bank: 'bank',
-  starter: 'starter',
-  finisher: 'finisher',
-  wintering: 'wintering',
-  showing: 'showing',
-  stores: 'stores',
 };
 
 export const troubleWords: Readonly<Record<Trouble, string>> = {

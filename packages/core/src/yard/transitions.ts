@@ -17,6 +17,7 @@ export const transitions = {
   stocked: [
     { from: ['empty'], to: 'stocked' },
     { from: ['stocked', 'failed', 'unknown'], to: 'stocked' },
+    { from: ['cellGiven', 'virgin', 'caged', 'laying', 'proven', 'queenright'], to: 'same' },
   ],
   hivedLaying: [{ from: ['empty'], to: 'queenright' }],
   hivedUnknown: [{ from: ['empty'], to: 'unknown' }],

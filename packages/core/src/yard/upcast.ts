@@ -3,11 +3,17 @@ import { kindVersionOf, subjectFields } from '@yellow-cell/contract/subjects';
 
 type Payload = Readonly<Record<string, unknown>>;
 
+const ROLES_ONCE: Readonly<Record<string, string>> = { holding: 'donor', showing: 'shown' };
+
 /** How the payload of a kind is raised from each version to the next, from the first on. A landed one is never edited. */
 export const upcasts: Readonly<Partial<Record<EventKind, readonly ((payload: Payload) => Payload)[]>>> = {
   grafted: [
     // Accepted cells were told with the graft; they are counted a day or two later, by an entry of their own.
     ({ accepted, ...graft }) => ({ ...graft, countedAtOnce: accepted }),
+  ],
+  roleSet: [
+    // Roles were of boxes; two of them had other names.
+    ({ role, ...set }) => ({ ...set, role: ROLES_ONCE[role as string] ?? role }),
   ],
   // Seams were always counted; since then frames of brood may be counted alone.
   strengthSeen: [(strength) => strength],

@@ -9,7 +9,7 @@ import {
   showDay,
   showWindow,
   sideBearing,
-  statusWords,
+  statusLine,
   walkingOrder,
 } from '@yellow-cell/core';
 import { QUIET_MODULES, qrSquares } from '../qr.ts';
@@ -86,7 +86,7 @@ function card(
   paper.y = top + high / scale + 1;
   paper.text('From above, the front below.', { size: 6.5, x, width });
   for (const [index, compartment] of compartments.entries()) {
-    paper.text(`${compartment.name}: ${statusOf(compartment, on)}`, {
+    paper.text(`${compartment.name}: ${statusLine(compartment, on)}`, {
       size: 8.5,
       bold: true,
       x,
@@ -97,10 +97,14 @@ function card(
   }
 }
 
-const statusOf = ({ status, since }: CompartmentView, on: Day): string =>
-  `${statusWords[status]}${since ? ` since ${showDay(since, on)}` : ''}`;
+/** What is due, or where nothing is, what comes next. */
+const workOf = ({ due, first }: CompartmentView, on: Day): string[] =>
+  (due.length > 0 ? due : first ? [first] : []).map(
+    ({ title, from, to }) => `${title}, ${showWindow(from, to, on)}`,
+  );
 
-function lineOf({ box, model }: BoxView, { frames, first }: CompartmentView, index: number, on: Day): string {
+function lineOf({ box, model }: BoxView, compartment: CompartmentView, index: number, on: Day): string {
+  const { frames } = compartment;
   const entrances = model.compartments[index]?.entrances ?? [];
   const flies = [...new Set(entrances.map(({ opening: { side } }) => side))].map((side) =>
     compassPoint(sideBearing(box.place?.bearing_deg ?? 180, side)),
@@ -110,7 +114,7 @@ function lineOf({ box, model }: BoxView, { frames, first }: CompartmentView, ind
     `${frames} frames`,
     flies.length > 0 ? `flies ${flies.join(' and ')}` : '',
     marks.length > 0 ? `mark: ${marks.join(', ')}` : '',
-    first ? `${first.title}, ${showWindow(first.from, first.to, on)}` : '',
+    ...workOf(compartment, on),
   ]
     .filter(Boolean)
     .join(' · ');
@@ -142,8 +146,7 @@ function dayList(paper: Paper, { boxes, yard, on }: YardPaper): void {
   for (const { box, compartments } of walk) {
     paper.heading(`${box.label}${box.place ? `, stand ${box.place.stand}` : ''}`);
     for (const compartment of compartments.filter(isDue)) {
-      const { name, expectations } = compartment;
-      const due = expectations.filter(({ from, to, lapses }) => from <= on && (!lapses || to >= on));
+      const { name, due } = compartment;
       for (const work of due) {
         paper.need(14);
         const top = paper.y;
@@ -154,7 +157,7 @@ function dayList(paper: Paper, { boxes, yard, on }: YardPaper): void {
         const x = MARGIN_MM + BOX_MM + 3;
         paper.text(`${name}: ${work.title}`, { bold: true, x, gap: 0 });
         paper.text(
-          `${statusOf(compartment, on)}. ${work.reason} ${work.to < on ? `Overdue since ${showDay(work.to, on)}.` : `By ${showDay(work.to, on)}.`}`,
+          `${statusLine(compartment, on)}. ${work.reason} ${work.to < on ? `Overdue since ${showDay(work.to, on)}.` : `By ${showDay(work.to, on)}.`}`,
           {
             size: 7.5,
             x,

@@ -1,8 +1,8 @@
 import type { Colony } from '@yellow-cell/contract';
-import { plusDays } from '../../calendar/days.ts';
-import { showDay } from '../../calendar/showDay.ts';
+import { dayOf, plusDays } from '../../calendar/days.ts';
+import { showDay, showTime } from '../../calendar/showDay.ts';
 import type { Constants } from '../../constants/registry.ts';
-import { capital, countOf, listOf } from '../../say/words.ts';
+import { capital, countOf } from '../../say/words.ts';
 import type { StandingCompartment } from '../compartments.ts';
 import { feedWords, troubleWords } from '../statusWords.ts';
 import type { Case, Rule } from './expectation.ts';
@@ -12,6 +12,7 @@ const rules6 = 'Rules that raise work';
 
 const openEntrance: Rule = {
   kind: 'openEntrance',
+  pressing: true,
   title: 'Open the shut entrance',
   why: 'One to three days keep the bees at home; longer, and they want feed, water and air.',
   source: rules6,
@@ -70,20 +71,19 @@ const stripsOut: Rule = {
   why: 'Left past the weeks of their label, strips breed resistance.',
   source: 'Keeping track',
   figures: [],
-  raise: ({ colony }) => {
-    if (!colony.strips) return undefined;
-    const { on, product, outBy } = colony.strips;
-    return {
+  raise: ({ colony: { strips = [], ended } }) =>
+    strips.map(({ id, on, product, outBy }) => ({
+      key: id,
       from: plusDays(outBy, -2),
       expected: outBy,
       to: outBy,
-      reason: `${product} put in ${showDay(on)}; left past the weeks of their label, strips breed resistance.`,
-    };
-  },
+      reason: `${product} put in ${showDay(on)}; left past the weeks of their label, strips breed resistance.${ended ? ' The bees are gone; the strips still hang there.' : ''}`,
+    })),
 };
 
 const feedShut: Rule = {
   kind: 'feedShut',
+  pressing: true,
   title: 'Feed the shut box',
   why: 'Bees that cannot forage live on what they are given.',
   source: rules6,
@@ -123,6 +123,7 @@ const feedWeak: Rule = {
 
 const coverOn: Rule = {
   kind: 'coverOn',
+  pressing: true,
   title: 'Put the cover back',
   why: 'A compartment left open loses its warmth, and its bees or queen to the next one.',
   source: rules6,
@@ -140,18 +141,21 @@ const coverOn: Rule = {
 
 const outingBack: Rule = {
   kind: 'outingBack',
+  pressing: true,
   title: 'Bring the bees home',
   why: 'An outing lasts hours: by early evening foragers rejoin, and heat and light end.',
   source: 'Display frame on a nucleus',
   figures: [],
   raise: ({ colony: { outing } }) => {
     if (!outing) return undefined;
-    const by = outing.backBy.slice(0, 10);
+    const { on, place, backBy, zone } = outing;
+    const day = dayOf(backBy, zone);
     return {
-      from: outing.on,
-      expected: by,
-      to: by,
-      reason: `Out at “${outing.place}” since ${showDay(outing.on)}; home by ${outing.backBy.slice(11, 16)}. Frames back in order, shade on the way.`,
+      from: on,
+      expected: day,
+      to: day,
+      by: backBy,
+      reason: `Out at “${place}” since ${showDay(on)}; home by ${showTime(backBy, zone)}${day === on ? '' : ` on ${showDay(day, on)}`}. Frames back in order, shade on the way.`,
     };
   },
 };
@@ -162,27 +166,51 @@ const queenBack: Rule = {
   why: 'A queen put aside is wanted by her bees again.',
   source: 'A queen put aside',
   figures: [],
-  raise: ({ compartment: { away } }) => {
-    const gone = away[0]?.gone;
-    if (!gone?.backBy) return undefined;
+  raise: ({ compartment: { away } }) =>
+    away.flatMap(({ id, name, gone }) =>
+      gone?.backBy === undefined
+        ? []
+        : {
+            key: id,
+            from: plusDays(gone.backBy, -1),
+            expected: gone.backBy,
+            to: gone.backBy,
+            reason: `${name === undefined ? 'Their queen' : `“${name}”`} was put aside ${showDay(gone.on)}, to go back by ${showDay(gone.backBy)}.`,
+          },
+    ),
+};
+
+const closeHoles: Rule = {
+  kind: 'closeHoles',
+  title: 'Close the holes of the part that was joined',
+  why: 'One colony defends one entrance; those of the part that gave way let robbers in.',
+  source: 'Rules that raise work',
+  figures: ['openTo_d'],
+  ofRoom: true,
+  raise: ({ colony, compartment: { openHoles }, constants }) => {
+    if (openHoles.length === 0) return undefined;
+    const since = colony.combinedOn ?? colony.stockedOn;
     return {
-      from: plusDays(gone.backBy, -1),
-      expected: gone.backBy,
-      to: gone.backBy,
-      reason: `Their queen was put aside ${showDay(gone.on)}, to go back by ${showDay(gone.backBy)}.`,
+      from: since,
+      expected: since,
+      to: plusDays(since, constants.openTo_d),
+      reason: `A board was pulled, and ${countOf(openHoles.length, 'entrance', 'entrances')} of the part that it closed off ${openHoles.length === 1 ? 'is' : 'are'} still open.`,
     };
   },
 };
 
 const framesBack: Rule = {
   kind: 'framesBack',
+  ofRoom: true,
   title: 'Put the frames back',
   why: 'A frame out is out until it is back in its place, the same way round.',
   source: 'Going back',
   figures: ['framesOut_d'],
   raise: ({ compartment: { framesOut }, constants }) => {
-    // Those out to reduce the cavity are stored; room is given again by its own rule.
-    const wanted = framesOut.flatMap(({ out }) => (out && out.purpose !== 'reduce' ? [out] : []));
+    // Those out to reduce the cavity are stored, and larvae taken for a graft go to other bees.
+    const wanted = framesOut.flatMap(({ out }) =>
+      out && out.purpose !== 'reduce' && out.purpose !== 'graft' ? [out] : [],
+    );
     const [first] = wanted.sort((a, b) => (a.on < b.on ? -1 : 1));
     if (!first) return undefined;
     const by = first.backBy ?? plusDays(first.on, constants.framesOut_d);
@@ -241,17 +269,17 @@ const settleSuspicion: Rule = {
   why: 'What is suspected is to be known, by worker brood or a second look.',
   source: 'Suspicions',
   figures: ['suspicion_d'],
-  raise: ({ colony: { suspicions = [] }, constants }) => {
-    const [first] = suspicions;
-    if (!first) return undefined;
-    const by = plusDays(first.on, constants.suspicion_d);
-    return {
-      from: by,
-      expected: by,
-      to: plusDays(by, 3),
-      reason: `“${first.what}”, thought ${showDay(first.on)}.`,
-    };
-  },
+  raise: ({ colony: { suspicions = [] }, constants }) =>
+    suspicions.map(({ id, what, on }) => {
+      const by = plusDays(on, constants.suspicion_d);
+      return {
+        key: id,
+        from: by,
+        expected: by,
+        to: plusDays(by, 3),
+        reason: `“${what}”, thought ${showDay(on)}.`,
+      };
+    }),
 };
 
 /** What helps, by trouble; treatment is always by label and local rules. */
@@ -267,20 +295,19 @@ const AGAINST = {
 
 const seeTrouble: Rule = {
   kind: 'seeTrouble',
+  pressing: true,
   title: 'See to the trouble',
   why: 'Robbing, wasps and pests end small colonies in days.',
   source: 'Trouble',
   figures: [],
-  raise: ({ colony: { troubles = [] } }) => {
-    const [first] = troubles;
-    if (!first) return undefined;
-    return {
-      from: first.on,
-      expected: plusDays(first.on, 1),
-      to: plusDays(first.on, 2),
-      reason: `${capital(listOf(troubles.map(({ trouble }) => troubleWords[trouble])))} seen ${showDay(first.on)}. ${AGAINST[first.trouble]}`,
-    };
-  },
+  raise: ({ colony: { troubles = [] } }) =>
+    troubles.map(({ trouble, on }) => ({
+      key: trouble,
+      from: on,
+      expected: plusDays(on, 1),
+      to: plusDays(on, 2),
+      reason: `${capital(troubleWords[trouble])} seen ${showDay(on)}. ${AGAINST[trouble]}`,
+    })),
 };
 
 const treat: Rule = {
@@ -308,6 +335,7 @@ export const careRules: readonly Rule[] = [
   feedWeak,
   stripsOut,
   coverOn,
+  closeHoles,
   outingBack,
   queenBack,
   framesBack,

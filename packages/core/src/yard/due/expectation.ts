@@ -6,6 +6,8 @@ import type { StandingCompartment } from '../compartments.ts';
 /** Work that a colony expects, with its window and the reason in plain words. */
 export interface Expectation {
   kind: DueKind;
+  /** Which, where several of the kind may stand. */
+  key?: string;
   title: string;
   from: Day;
   expected: Day;
@@ -15,11 +17,15 @@ export interface Expectation {
   lapses?: true;
   /** True where it is not named as what comes next, only once it is due. */
   quiet?: true;
+  /** True where it is named before all else that is due. */
+  pressing?: true;
+  /** The instant by which it must be done, where hours count. */
+  by?: string;
 }
 
 export type Weather = ReadonlyMap<Day, WeatherDay>;
 
-/** What a rule is asked about: a living colony in its compartment. */
+/** What a rule is asked about: a living colony in its room. */
 export interface Case {
   colony: Colony;
   attempt: Attempt | undefined;
@@ -29,6 +35,9 @@ export interface Case {
   constants: Constants;
 }
 
+/** What a rule says of one piece of work. */
+export type Raised = Omit<Expectation, 'kind' | 'title' | 'pressing'>;
+
 /** A rule that raises work: a small pure function, with what a person may want to know of it. */
 export interface Rule {
   kind: DueKind;
@@ -37,5 +46,9 @@ export interface Rule {
   why: string;
   source: string;
   figures: readonly ConstantName[];
-  raise: (given: Case) => Omit<Expectation, 'kind' | 'title'> | undefined;
+  /** True for what hurts bees or people within hours or days: it is named before all else that is due. */
+  pressing?: true;
+  /** True for what is of the room itself, and not of its colony, which may live in several. */
+  ofRoom?: true;
+  raise: (given: Case) => Raised | readonly Raised[] | undefined;
 }

@@ -32,13 +32,13 @@ describe('what is expected', () => {
       told('queenTaken', day(36), { ...OF, to: 'sold', beesRemain: true }),
     ];
     const firstOn = (count: number) => {
-      const first = firstExpectation(expected(fold(known, events, day(count))), day(count));
+      const first = firstExpectation(expected(fold(known, events, day(count))), { on: day(count) });
       return (
         first && [
           first.kind,
           daysBetween(CELL, first.from),
           daysBetween(CELL, first.to),
-          urgencyOn(first, day(count)),
+          urgencyOn(first, { on: day(count) }),
         ]
       );
     };
@@ -56,15 +56,15 @@ describe('what is expected', () => {
 
   it('a missed deadline comes before the look that was missed', () => {
     const state = fold(known, [...begun(CELL), told('cellOpened', day(3), OF)]);
-    expect(firstExpectation(expected(state), day(20))?.kind).toBe('lookForEggs');
-    expect(firstExpectation(expected(state), day(21))?.kind).toBe('declareFailed');
+    expect(firstExpectation(expected(state), { on: day(20) })?.kind).toBe('lookForEggs');
+    expect(firstExpectation(expected(state), { on: day(21) })?.kind).toBe('declareFailed');
   });
 
   it('on a day ahead names what falls on it, and calls nothing overdue that is not so today', () => {
     const list = expected(fold(known, begun(CELL)));
     const seenFrom = (today: number, on: number) => {
-      const first = firstExpectation(list, day(on), day(today));
-      return first && [first.kind, urgencyOn(first, day(on), day(today))];
+      const first = firstExpectation(list, { on: day(on), today: day(today) });
+      return first && [first.kind, urgencyOn(first, { on: day(on), today: day(today) })];
     };
     expect(seenFrom(0, 3)).toEqual(['checkOpening', 'due']);
     expect(seenFrom(0, 8)).toEqual(['lookForEggs', 'ahead']);
@@ -79,7 +79,7 @@ describe('what is expected', () => {
     );
     const list = expected(fold(known, events));
     expect(find(list, 'searchWildCells')).toMatchObject({ from: day(4), to: day(7), lapses: true });
-    expect(firstExpectation(list, day(8))?.kind).not.toBe('searchWildCells');
+    expect(firstExpectation(list, { on: day(8) })?.kind).not.toBe('searchWildCells');
   });
 
   it('after combining, a look a week later', () => {

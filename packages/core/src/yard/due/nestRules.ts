@@ -1,11 +1,13 @@
 import { plusDays } from '../../calendar/days.ts';
-import { showDay } from '../../calendar/showDay.ts';
+import { showDay, showTime } from '../../calendar/showDay.ts';
 import { countOf } from '../../say/words.ts';
+import { roleSetFor } from '../roomsOf.ts';
 import type { Case, Rule } from './expectation.ts';
 import { recentMaximum } from './weather.ts';
 
 /** Room and strength, and the boxes with a role of their own. */
 const rules6 = 'Rules that raise work';
+const HOUR_MS = 3_600_000;
 const seams = (count: number): string => `${countOf(count, 'seam')} of bees`;
 
 const crowded: Rule = {
@@ -46,7 +48,9 @@ const weak: Rule = {
   },
 };
 
-const roleOf = ({ box: { roles = [] } }: Case) => roles.at(-1);
+/** When the room began to serve as it does: since it was said, else since it was stocked. */
+const sinceRole = ({ box, compartment: { bays }, colony }: Case) =>
+  roleSetFor(box, bays)?.since ?? colony.stockedOn;
 
 const reloadBank: Rule = {
   kind: 'reloadBank',
@@ -55,9 +59,7 @@ const reloadBank: Rule = {
   source: 'Bank',
   figures: ['bankBrood_d'],
   raise: (given) => {
-    const role = roleOf(given);
-    if (role?.role !== 'bank') return undefined;
-    const since = given.colony.broodGivenOn ?? role.since;
+    const since = given.colony.broodGivenOn ?? sinceRole(given);
     const on = plusDays(since, given.constants.bankBrood_d);
     return {
       from: plusDays(on, -1),
@@ -75,10 +77,9 @@ const donorComb: Rule = {
   source: 'Donor in a holding box',
   figures: ['donorComb_d'],
   raise: (given) => {
-    const role = roleOf(given);
-    if (role?.role !== 'holding') return undefined;
     const { gaveOn } = given.colony;
-    const since = gaveOn !== undefined && gaveOn > role.since ? gaveOn : role.since;
+    const begun = sinceRole(given);
+    const since = gaveOn !== undefined && gaveOn > begun ? gaveOn : begun;
     const on = plusDays(since, given.constants.donorComb_d);
     return {
       from: on,
@@ -94,17 +95,29 @@ const workStarter: Rule = {
   title: 'Starter: grafts in, then to the finisher',
   why: 'Bees closed in for less than two hours are not ready for grafts; for more than four they suffer.',
   source: 'Closed starter',
-  figures: ['starter_d'],
-  raise: (given) => {
-    const role = roleOf(given);
-    if (role?.role !== 'starter') return undefined;
-    const on = plusDays(role.since, Math.round(given.constants.starter_d));
+  figures: ['starterGraftFrom_h', 'starterGraftTo_h', 'starter_d'],
+  raise: ({ box, compartment: { bays }, colony, constants }) => {
+    const { starterGraftFrom_h, starterGraftTo_h, starter_d } = constants;
+    const set = roleSetFor(box, bays);
+    const since = set?.since ?? colony.stockedOn;
+    const on = plusDays(since, Math.round(starter_d));
+    const then = 'syrup last, to the finisher about';
+    const after = 'A second batch a day on, then remake it or tip it out.';
+    if (!set)
+      return {
+        from: since,
+        expected: since,
+        to: on,
+        reason: `Stocked ${showDay(since)}: grafts in ${starterGraftFrom_h} to ${starterGraftTo_h} hours after it is closed, ${then} ${showDay(on)}. ${after}`,
+      };
+    const at = (hours: number) => new Date(Date.parse(set.at) + hours * HOUR_MS).toISOString();
+    const clock = (hours: number) => showTime(at(hours), set.zone);
     return {
-      from: role.since,
-      expected: role.since,
+      from: since,
+      expected: since,
       to: on,
-      reason: `Closed ${showDay(role.since)}: grafts in two to four hours later, syrup last, to the finisher about ${showDay(on)}. A second batch a day on, then remake it or tip it out.`,
-      lapses: true,
+      by: at(starter_d * 24),
+      reason: `Closed ${showDay(since)} at ${clock(0)}: grafts in between ${clock(starterGraftFrom_h)} and ${clock(starterGraftTo_h)}, ${then} ${clock(starter_d * 24)} on ${showDay(on)}. ${after}`,
     };
   },
 };
@@ -138,7 +151,7 @@ const expand: Rule = {
   raise: (given) => {
     const { colony, compartment, weather, constants } = given;
     const recent = recentMaximum(weather);
-    if (roleOf(given)?.role !== 'wintering' || !colony.strength || !recent) return undefined;
+    if (compartment.role !== 'wintering' || !colony.strength || !recent) return undefined;
     if (recent.mean_C < constants.expandAbove_C || colony.strength.seams < compartment.frames - 1)
       return undefined;
     return {

@@ -147,11 +147,11 @@ describe('rules that raise work', () => {
   });
 
   it('a bank is reloaded every week, a donor’s comb changed every four days, from when the role began', () => {
-    const role = (name: 'bank' | 'holding' | 'starter') =>
+    const role = (name: 'bank' | 'donor' | 'starter') =>
       told('roleSet', day(1), { box: 'box-1', role: name });
     expect(raised([role('bank')], 'reloadBank')).toMatchObject({ expected: day(8) });
-    expect(raised([role('holding')], 'donorComb')).toMatchObject({ from: day(5) });
-    expect(raised([role('holding')], 'reloadBank')).toBeUndefined();
+    expect(raised([role('donor')], 'donorComb')).toMatchObject({ from: day(5) });
+    expect(raised([role('donor')], 'reloadBank')).toBeUndefined();
     expect(raised([role('starter')], 'workStarter')).toMatchObject({ from: day(1), to: day(2) });
     expect(raised([role('starter'), role('bank')], 'workStarter')).toBeUndefined();
   });

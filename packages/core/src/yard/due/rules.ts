@@ -1,8 +1,9 @@
-import type { BoxState, DueKind } from '@yellow-cell/contract';
+import type { BoxState, Colony } from '@yellow-cell/contract';
 import { later } from '../../calendar/days.ts';
 import type { Constants } from '../../constants/registry.ts';
 import { switchOf } from '../../constants/switches.ts';
 import type { StandingCompartment } from '../compartments.ts';
+import { raisesIn } from '../roles/roles.ts';
 import { attemptRules } from './attemptRules.ts';
 import { careRules } from './careRules.ts';
 import type { Case, Expectation, Rule, Weather } from './expectation.ts';
@@ -11,33 +12,34 @@ import { nestRules } from './nestRules.ts';
 /** Every rule that raises work (handbook 5, watching a compartment; 6, rules). */
 export const rules: readonly Rule[] = [...attemptRules, ...careRules, ...nestRules];
 
-/** What is expected of the colony in a compartment, soonest first. */
+/** What is expected of the bees in a room by what it serves as, soonest first; of a colony of several rooms, in that of its queen. */
 export function expectationsOf(
   compartment: StandingCompartment,
   box: BoxState,
   weather: Weather,
   constants: Constants,
 ): Expectation[] {
-  const { colony, attempt } = compartment;
+  const { attempt, role, shares } = compartment;
+  const colony = compartment.colony ?? compartment.left;
   if (!colony) return [];
   const given: Case = { colony, attempt, compartment, box, weather, constants };
-  const raised = rules.flatMap((rule): Expectation[] => {
-    if (constants[switchOf(rule.kind)] === 0) return [];
-    const work = rule.raise(given);
-    return work ? [{ kind: rule.kind, title: rule.title, ...work }] : [];
-  });
-  return raised
-    .flatMap((work) => putOffBy(colony.putOff ?? {}, work) ?? [])
+  return rules
+    .filter(({ kind }) => constants[switchOf(kind)] !== 0 && raisesIn(role, kind))
+    .filter(({ ofRoom }) => shares === undefined || ofRoom)
+    .flatMap((rule): Expectation[] => {
+      const { kind, title, pressing } = rule;
+      const raised = rule.raise(given) ?? [];
+      return [raised].flat().map((work) => ({ kind, title, ...(pressing ? { pressing } : {}), ...work }));
+    })
+    .flatMap((work) => putOffBy(colony.putOff ?? [], work) ?? [])
     .sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : 0));
 }
 
 /** Work that was dismissed is not asked for again; what was put off waits for its day. */
-function putOffBy(
-  putOff: Readonly<Partial<Record<DueKind, string | null>>>,
-  work: Expectation,
-): Expectation | undefined {
-  const until = putOff[work.kind];
+function putOffBy(putOff: NonNullable<Colony['putOff']>, work: Expectation): Expectation | undefined {
+  const until = putOff.find((each) => each.work === work.kind && each.key === work.key)?.until;
   if (until === null) return undefined;
   if (until === undefined || until <= work.from) return work;
-  return { ...work, from: until, expected: later(until, work.expected), to: later(until, work.to) };
+  const { by: _, ...rest } = work;
+  return { ...rest, from: until, expected: later(until, work.expected), to: later(until, work.to) };
 }

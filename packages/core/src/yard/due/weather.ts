@@ -4,9 +4,9 @@ import type { Constants } from '../../constants/registry.ts';
 import type { Weather } from './expectation.ts';
 
 const CELL_BEFORE_VIRGIN_D = 2;
-/** The day from which an attempt is reckoned: that of the ripe cell, two days before a virgin has emerged and is given. */
-export const cellDay = ({ what, givenOn }: Attempt): Day =>
-  what === 'virgin' ? plusDays(givenOn, -CELL_BEFORE_VIRGIN_D) : givenOn;
+/** The day from which an attempt is reckoned: that of the ripe cell, two days before a virgin emerged, or where that is not known was given. */
+export const cellDay = ({ what, givenOn, bornOn = givenOn }: Attempt): Day =>
+  what === 'virgin' ? plusDays(bornOn, -CELL_BEFORE_VIRGIN_D) : givenOn;
 
 /** The day by which an attempt without eggs has failed, put off by bad weather. */
 export function failBy(attempt: Attempt, weather: Weather, constants: Constants): Day {

@@ -3,6 +3,7 @@ import { type Day, plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import type { Constants } from '../../constants/registry.ts';
 import type { CompartmentView } from '../boxView.ts';
+import type { Expectation } from './expectation.ts';
 
 /** Work that wants the compartment open anyway, so that it is offered at any opening (requirement 115). */
 const INSIDE: readonly DueKind[] = [
@@ -24,20 +25,25 @@ const INSIDE: readonly DueKind[] = [
 
 export interface WhileOpen {
   kind: DueKind | 'pattyOut';
+  /** The work that it is, where a rule raised it. */
+  work?: Expectation;
   sentence: string;
 }
 
-/** What is due, or falls due within days, of a compartment that is about to be opened, beside the first that is named anyway. */
+/** What falls due within days in a compartment that is about to be opened, beside what is named anyway. */
 export function whileOpen(
-  { expectations, first, colony }: CompartmentView,
+  { expectations, first, due, colony }: CompartmentView,
   on: Day,
   { openAhead_d, pattyOut_d }: Constants,
 ): WhileOpen[] {
   const ahead = plusDays(on, openAhead_d);
-  const due = expectations
+  const soon = expectations
     .filter(({ kind, from, to, lapses }) => INSIDE.includes(kind) && from <= ahead && (!lapses || to >= on))
-    .filter((each) => each.kind !== first?.kind)
-    .map(({ kind, title, to }): WhileOpen => ({ kind, sentence: `${title}, by ${showDay(to, on)}` }));
+    .filter((each) => each !== first && !due.includes(each))
+    .map((work): WhileOpen => {
+      const { kind, title, to } = work;
+      return { kind, work, sentence: `${title}, by ${showDay(to, on)}` };
+    });
   const fed = colony?.fed;
   const patty: WhileOpen[] =
     fed?.feed === 'patty' && plusDays(fed.on, pattyOut_d) <= on
@@ -48,5 +54,5 @@ export function whileOpen(
           },
         ]
       : [];
-  return [...due, ...patty];
+  return [...soon, ...patty];
 }

@@ -5,7 +5,8 @@ import { bodyWith } from '../../box/parts.ts';
 import { baysOf, bodiesOf, sheetsOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
 import { designOf, drawnDesign, livingIn } from '../compartments.ts';
-import { reckonShut, regroup } from '../regroup.ts';
+import { regroup, settleRooms } from '../regroup.ts';
+import { withBay } from '../roomsOf.ts';
 import { ofBox, present, standingBox, type Tellers, type Telling } from './telling.ts';
 
 type BoxKind =
@@ -83,7 +84,13 @@ export const boxTellers: Tellers<BoxKind> = {
     return { ...box, takenApartOn: on };
   }),
 
-  roleSet: ofBox((box, { role }, on) => ({ ...box, roles: [...(box.roles ?? []), { role, since: on }] })),
+  roleSet(telling, { payload, occurredAt, zone }, on) {
+    const box = standingBox(telling.boxes, payload.box, on);
+    if (typeof box === 'string') return box;
+    const set = { role: payload.role, since: on, at: occurredAt, zone, ...present({ bays: payload.bays }) };
+    telling.boxes.set(box.id, { ...box, roles: [...(box.roles ?? []), set] });
+    return undefined;
+  },
 
   buildTicked: ofBox((box, { step, done }, on) => {
     const { [step]: _, ...others } = box.buildSteps ?? {};
@@ -137,7 +144,7 @@ export const boxTellers: Tellers<BoxKind> = {
       if (problem) return problem;
       for (const colony of telling.colonies.values())
         if (colony.box === box.id && colony.bays.includes(parted.bay))
-          telling.colonies.set(colony.id, { ...colony, bays: [...colony.bays, place.bay] });
+          telling.colonies.set(colony.id, withBay(colony, parted.bay, place.bay));
       return next;
     })(telling, event, on) ?? settleBees(telling, event.payload.box, on),
 
@@ -164,11 +171,12 @@ export const boxTellers: Tellers<BoxKind> = {
       : `Box ${box.label} has no vent of that name.`,
   ),
 
-  holeSet: ofBox((box, { hole, closedBy }, _, telling) =>
-    hasPart(telling, box, 'hole', hole)
-      ? { ...box, holes: { ...box.holes, [hole]: closedBy } }
-      : `Box ${box.label} has no hole of that name in a cover.`,
-  ),
+  holeSet: (telling, event, on) =>
+    ofBox<'holeSet'>((box, { hole, closedBy }) =>
+      hasPart(telling, box, 'hole', hole)
+        ? { ...box, holes: { ...box.holes, [hole]: closedBy } }
+        : `Box ${box.label} has no hole of that name in a cover.`,
+    )(telling, event, on) ?? settleBees(telling, event.payload.box, on),
 
   weighed: ofBox((box, { weight_kg, felt }, on) => ({
     ...box,
@@ -196,7 +204,7 @@ function settleBees(telling: Telling, id: string, on: Day): undefined {
   const box = telling.boxes.get(id);
   if (!box) return;
   regroup(telling, box, on);
-  reckonShut(telling, box, on);
+  settleRooms(telling, box, on);
 }
 
 function hasPart(

@@ -34,24 +34,37 @@ export const careTellers: Tellers<CareKind> = {
 
   fed: ofColony((colony, { feed, amount_kg }, on) => ({ ...colony, fed: { on, feed, amount_kg } })),
 
-  stripsPut: ofColony((colony, { product, outBy }, on) =>
+  stripsPut: ofColony((colony, { product, outBy, batch }, on, _, { id }) =>
     outBy <= on
       ? 'Strips come out after the day they are put in.'
-      : { ...colony, strips: { on, product, outBy }, treatedOn: on },
+      : {
+          ...colony,
+          strips: [...(colony.strips ?? []), { id, on, product, outBy, ...present({ batch }) }],
+          treatedOn: on,
+        },
   ),
 
-  stripsOut: ofColony((colony) =>
-    colony.strips ? without(colony, 'strips') : 'No strips are in that compartment.',
-  ),
+  // Bees may be gone, and the strips still hang in their combs: nothing but this ends them.
+  stripsOut(telling, { payload }, on) {
+    const box = standingBox(telling.boxes, payload.box, on);
+    if (typeof box === 'string') return box;
+    const colony = telling.colonies.get(payload.colony);
+    const strips = colony?.strips ?? [];
+    const left = payload.strips === undefined ? [] : strips.filter(({ id }) => id !== payload.strips);
+    if (!colony || left.length === strips.length) return 'No such strips are in that compartment.';
+    const { strips: _, ...rest } = colony;
+    telling.colonies.set(colony.id, left.length > 0 ? { ...rest, strips: left } : rest);
+    return undefined;
+  },
 
   coverSet: ofColony((colony, { on: covered }, on) =>
     covered ? without(colony, 'coverOffOn') : { ...colony, coverOffOn: colony.coverOffOn ?? on },
   ),
 
-  outingLeft: ofColony((colony, { place, backBy }, on) =>
+  outingLeft: ofColony((colony, { place, backBy }, on, _, { zone }) =>
     colony.outing
       ? `These bees are out already, at “${colony.outing.place}”.`
-      : { ...colony, outing: { on, place, backBy } },
+      : { ...colony, outing: { on, place, backBy, zone } },
   ),
 
   outingReturned: ofColony((colony) =>
@@ -72,11 +85,11 @@ export const careTellers: Tellers<CareKind> = {
     return { ...colony, suspicions: left };
   }),
 
-  workPutOff: ofColony((colony, { work, until }, on: Day) =>
-    until !== null && until <= on
-      ? 'Work is put off to a day that is still to come.'
-      : { ...colony, putOff: { ...colony.putOff, [work]: until } },
-  ),
+  workPutOff: ofColony((colony, { work, key, until }, on: Day) => {
+    if (until !== null && until <= on) return 'Work is put off to a day that is still to come.';
+    const others = (colony.putOff ?? []).filter((each) => each.work !== work || each.key !== key);
+    return { ...colony, putOff: [...others, { work, until, ...present({ key }) }] };
+  }),
 
   noted({ boxes, colonies }, { payload }, on) {
     const box = standingBox(boxes, payload.box, on);

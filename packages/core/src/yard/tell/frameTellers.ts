@@ -29,10 +29,13 @@ export const frameTellers: Tellers<'frameAudited' | 'framesMoved'> = {
     const givers = payload.moves.map(({ from }) => from && colonyAt(telling, from));
     for (const { from } of payload.moves) if (from) empty(telling, from);
     for (const { to } of payload.moves) if (to) fill(telling, to.box, to.slot);
+    takeSightingsAlong(telling, payload.moves);
     payload.moves.forEach((move, index) => {
       carry(telling, move, payload, on);
       const giver = givers[index];
       const taker = move.to && colonyAt(telling, move.to);
+      // Larvae taken for a graft leave the box; the comb is given for them all the same.
+      if (giver && !move.to && payload.purpose === 'graft') update(telling, giver.id, { gaveOn: on });
       if (!giver || !taker || giver.id === taker.id) return;
       update(telling, giver.id, { gaveOn: on });
       update(telling, taker.id, { broodGivenOn: on });
@@ -72,6 +75,23 @@ function carry(telling: Telling, move: Moves['moves'][number], payload: Moves, o
   );
 }
 
+/** A sighting is of the frame that she was on: it goes where that goes, and ends with one that leaves every box. */
+function takeSightingsAlong({ queens }: Telling, moves: Moves['moves']): void {
+  for (const queen of queens.values()) {
+    const seen = queen.sightings.at(-1);
+    const move = moves.find(
+      ({ from }) => from && seen?.slot === from.slot && from.box === (seen.box ?? queen.box),
+    );
+    if (!seen || !move) continue;
+    const { to } = move;
+    const now = {
+      on: seen.on,
+      ...(to ? { slot: to.slot, ...(to.box === queen.box ? {} : { box: to.box }) } : {}),
+    };
+    queens.set(queen.id, { ...queen, sightings: [...queen.sightings.slice(0, -1), now] });
+  }
+}
+
 const otherWayRound = ({ sides, bees }: NonNullable<Frame['audit']>) => ({
   sides: [sides[1], sides[0]] as const,
   ...(bees ? { bees: [bees[1], bees[0]] as const } : {}),
@@ -92,7 +112,9 @@ function movesProblem(telling: Telling, moves: Moves['moves'], on: Day): string 
       if (place === to && holdsFeeder(telling, box, to.slot)) return FEEDER_THERE;
     }
     const known = telling.frames.get(frame);
-    if (!known && !from) return 'A frame that nothing is known of comes from some place.';
+    // One that nothing is known of, and that comes from no box, is a comb from the stores.
+    if (!known && !from && !to)
+      return 'A frame that nothing is known of is moved from some place, or to one.';
     if (!same(known ? known.at : from, from)) return elsewhere(telling, known as Frame);
     if (from && !known) {
       const problem = clash(telling, { frame, at: from });

@@ -32,9 +32,9 @@ export function takeAlong(
   { from, to, bays }: { from: BoxState; to: BoxState; bays: readonly string[] },
 ): void {
   const home = compartmentsNow(telling, from).find((each) =>
-    each.bays.some((bay) => colony.bays.includes(bay)),
+    each.bays.some((bay) => colony.home.includes(bay)),
   );
-  const before = slotsIn(telling, from, home?.bays ?? colony.bays);
+  const before = slotsIn(telling, from, home?.bays ?? colony.home);
   const after = slotsIn(telling, to, bays);
   const placeFor = (slot: string): string | undefined => after[before.indexOf(slot)];
   const moving = [...telling.frames.values()].filter(

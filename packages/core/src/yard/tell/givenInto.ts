@@ -3,6 +3,7 @@ import { sideBearing } from '../../box/compass.ts';
 import { deriveBox } from '../../box/model.ts';
 import { compartmentNames } from '../../box/names.ts';
 import { designOf } from '../compartments.ts';
+import { mainRoom } from '../roomsOf.ts';
 import { present, type Telling } from './telling.ts';
 
 /** Through these a virgin flies out. */
@@ -18,7 +19,7 @@ export function givenInto(
   const design = box && designOf(telling.known.designs, box);
   if (!box || !design) return undefined;
   const { compartments } = deriveBox(design);
-  const position = compartments.findIndex(({ bays }) => bays.some((bay) => colony.bays.includes(bay)));
+  const position = mainRoom(deriveBox(design), colony);
   const compartment = compartments[position];
   const entrances = compartment?.entrances ?? [];
   // The flight entrance; where none is open yet, the one that will be.

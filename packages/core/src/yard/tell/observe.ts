@@ -65,7 +65,7 @@ export function withLaying(telling: Telling, attempt: Attempt, on: Day): Attempt
 }
 
 /** Days from the graft to her emergence (handbook 5, development: queen, from a larva on day 4). */
-const EMERGES_AFTER_GRAFT_D = 12;
+export const EMERGES_AFTER_GRAFT_D = 12;
 const EMERGES_AFTER_RIPE_D = 2;
 
 /** The queen that came of an attempt; she bears its id. */

@@ -1,28 +1,45 @@
-import type { Attempt, Queen } from '@yellow-cell/contract';
-import type { Day } from '../../calendar/days.ts';
+import type { Attempt, Colony, Payload, Queen } from '@yellow-cell/contract';
+import { baysOf } from '../../box/stack.ts';
+import { type Day, plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
-import { framesFor } from '../regroup.ts';
+import { designOf, drawnDesign } from '../compartments.ts';
+import { framesFor, settleRooms } from '../regroup.ts';
+import { roleOf } from '../roles/roleOf.ts';
 import { fateWords } from '../statusWords.ts';
 import { givenInto } from './givenInto.ts';
-import { colonyFor, observe } from './observe.ts';
-import { queensIn } from './queensIn.ts';
-import { livingColony, ofColony, present, type Tellers, type Telling } from './telling.ts';
+import { colonyFor, EMERGES_AFTER_GRAFT_D, observe } from './observe.ts';
+import { queensIn, reigning } from './queensIn.ts';
+import { inRoom, livingColony, ofColony, present, type Tellers, type Telling, without } from './telling.ts';
 
 type QueenKind = 'queenGiven' | 'queenRecorded' | 'queenSeen' | 'queenMarked' | 'queenTaken';
 
 export const queenTellers: Tellers<QueenKind> = {
   queenGiven(telling, { payload }, on) {
-    const { box, colony: _, queen: id, what, caged, from, ...facts } = payload;
+    const { box, colony: _, bay, queen: id, what, caged, cage, from, ...facts } = payload;
     const virgin = what === 'virgin';
+    const before = telling.queens.get(id);
+    if (before?.gone && FOR_GOOD.includes(before.gone.to)) return whereSheIs(telling, before);
+    if (!virgin && isBank(telling, payload)) {
+      if (before && !before.gone && before.colony !== from?.colony) return whereSheIs(telling, before);
+      const bank = livingColony(telling, payload, on);
+      if (typeof bank === 'string') return bank;
+      if (before && !before.gone) leave(telling, before, on);
+      return bankHer(telling, { ...(before ?? { id, sightings: [] }), ...present(facts) }, bank, cage, on);
+    }
     const found = colonyFor(telling, virgin ? 'virginGiven' : 'matedGiven', payload, on);
     if (typeof found === 'string') return found;
-    const before = telling.queens.get(id);
     const elsewhere = before && !before.gone ? before : undefined;
     if (elsewhere && elsewhere.colony !== from?.colony) return whereSheIs(telling, elsewhere);
     if (virgin && telling.attempts.has(id)) return 'That virgin was already given.';
     const { colony, status } = found;
     if (elsewhere) leave(telling, elsewhere, on);
-    const { gone: _gone, caged: _caged, ...known } = before ?? { id, sightings: [] };
+    const {
+      gone: _gone,
+      caged: _caged,
+      cage: _cage,
+      from: _from,
+      ...known
+    } = before ?? { id, sightings: [] };
     telling.queens.set(id, {
       ...known,
       ...present(facts),
@@ -31,16 +48,21 @@ export const queenTellers: Tellers<QueenKind> = {
       since: on,
       ...(caged ? { caged } : {}),
     });
-    if (virgin) telling.attempts.set(id, attemptOf(telling, id, colony, on, facts.round));
+    if (virgin) telling.attempts.set(id, attemptOf(telling, id, colony, on, facts));
     const { attempt: _attempt, ...rest } = colony;
-    telling.colonies.set(colony.id, { ...rest, status, since: on, ...(virgin ? { attempt: id } : {}) });
+    telling.colonies.set(colony.id, {
+      ...inRoom(rest, bay),
+      status,
+      since: on,
+      ...(virgin ? { attempt: id } : {}),
+    });
     return undefined;
   },
 
   queenRecorded(telling, { payload }, on) {
     const colony = livingColony(telling, payload, on);
     if (typeof colony === 'string') return colony;
-    const { box, colony: _, queen: id, ...facts } = payload;
+    const { box, colony: _, bay: _bay, queen: id, ...facts } = payload;
     const before = telling.queens.get(id);
     if (before && (before.gone || before.colony !== colony.id)) return whereSheIs(telling, before);
     telling.queens.set(id, {
@@ -52,7 +74,7 @@ export const queenTellers: Tellers<QueenKind> = {
     return undefined;
   },
 
-  queenSeen: ofColony((colony, { queen: id, seen, slot }, on, telling) => {
+  queenSeen: ofColony((colony, { queen: id, seen, slot, bay }, on, telling) => {
     if (!seen) return { ...colony, notSeenOn: on };
     const here = queensIn(telling.queens, colony.id);
     const queen = id === undefined ? (here.length === 1 ? here[0] : undefined) : telling.queens.get(id);
@@ -61,8 +83,8 @@ export const queenTellers: Tellers<QueenKind> = {
       const sightings = [...queen.sightings, { on, ...present({ slot }) }].slice(-SIGHTINGS_KEPT);
       telling.queens.set(queen.id, { ...queen, sightings });
     }
-    const { notSeenOn: _, ...rest } = colony;
-    return { ...rest, evidenceOn: on };
+    const room = bay ?? (slot === undefined ? undefined : bayOfSlot(telling, colony, slot));
+    return { ...inRoom(without(colony, 'notSeenOn'), room), evidenceOn: on };
   }),
 
   queenMarked: ofColony((colony, { queen: id, colour, number, clipped }, on, telling) => {
@@ -75,32 +97,98 @@ export const queenTellers: Tellers<QueenKind> = {
     };
     if (queen.gone || queen.colony !== colony.id) return whereSheIs(telling, queen);
     telling.queens.set(id, { ...queen, mark: { on, colour, clipped, ...present({ number }) } });
-    return colony;
+    return without(colony, 'notSeenOn');
   }),
 
   queenTaken(telling, { payload }, on) {
-    const { colony: id, queen: named, to, beesRemain, backBy } = payload;
+    const { box, colony: id, queen: named, to, beesRemain, backBy, bank, cage } = payload;
     const here = queensIn(telling.queens, id);
     if (named !== undefined && !here.some((queen) => queen.id === named)) {
       const queen = telling.queens.get(named);
       return queen ? whereSheIs(telling, queen) : 'That queen is not in the record.';
     }
     if (backBy !== undefined && backBy <= on) return 'She goes back after the day she is taken out.';
-    const sentence = observe(telling, 'queenTaken', payload, on, (attempt) => ({
-      ...attempt,
-      taken: { on, to },
-    }));
-    if (sentence !== undefined) return sentence;
+    const keeper = bank && livingColony(telling, bank, on);
+    if (typeof keeper === 'string') return keeper;
+    if (bank && to !== 'bank') return 'She is kept in a bank only where she is taken to the bank.';
     const queen = here.find((each) => each.id === named) ?? (here.length === 1 ? here[0] : undefined);
-    if (queen) telling.queens.set(queen.id, { ...queen, gone: { on, to, ...present({ backBy }) } });
+    const sentence = isBank(telling, payload)
+      ? fromBank(telling, payload, queen, on)
+      : (observe(telling, 'queenTaken', payload, on, (attempt) =>
+          queen === undefined || queen.id === attempt.id ? { ...attempt, taken: { on, to } } : attempt,
+        ) ?? withOthers(telling, id, queen));
+    if (sentence !== undefined) return sentence;
+    if (queen && keeper) bankHer(telling, queen, keeper, cage, on);
+    else if (queen) telling.queens.set(queen.id, { ...queen, gone: { on, to, ...present({ backBy }) } });
     const colony = telling.colonies.get(id);
     if (colony && !beesRemain)
       telling.colonies.set(id, { ...colony, status: 'empty', ended: { on, how: 'queenTaken' } });
+    const now = telling.boxes.get(box);
+    if (now && !beesRemain) settleRooms(telling, now, on);
     return undefined;
   },
 };
 
 const SIGHTINGS_KEPT = 12;
+/** What became of queens that are not given to bees again. */
+const FOR_GOOD: readonly string[] = ['sold', 'culled', 'died', 'lost'];
+
+/** Whether the room of these bees serves as a bank: it holds many queens, and its bees have none. */
+function isBank(
+  { known, boxes, colonies }: Telling,
+  { box: id, colony }: { box: string; colony: string },
+): boolean {
+  const box = boxes.get(id);
+  const bees = colonies.get(colony);
+  const design = box && designOf(known.designs, box);
+  if (!box || !design) return false;
+  return roleOf({ design, box, bays: bees?.home ?? [], colony: bees, main: true }) === 'bank';
+}
+
+/** She stands in the bank from now on, caged among others; its bees stay without a queen of their own. */
+function bankHer(
+  telling: Telling,
+  { gone: _, ...queen }: Partial<Queen> & Pick<Queen, 'id' | 'sightings'>,
+  bank: Colony,
+  cage: string | undefined,
+  on: Day,
+): undefined {
+  telling.queens.set(queen.id, {
+    ...queen,
+    colony: bank.id,
+    box: bank.box,
+    since: on,
+    caged: true,
+    ...present({ cage, from: queen.box }),
+  });
+}
+
+/** One of a bank's queens leaves it; which, must be known where there are several. */
+function fromBank(
+  telling: Telling,
+  payload: Payload<'queenTaken'>,
+  queen: Queen | undefined,
+  on: Day,
+): string | undefined {
+  const bank = livingColony(telling, payload, on);
+  if (typeof bank === 'string') return bank;
+  return queen ? undefined : 'Which of the bank’s queens is taken?';
+}
+
+/** Bees that lose one of several queens still have the others. */
+function withOthers(telling: Telling, id: string, leaving: Queen | undefined): undefined {
+  const colony = telling.colonies.get(id);
+  if (!colony || !leaving || !reigning(telling, id).some((each) => each.id !== leaving.id)) return;
+  const { attempt: _, ...rest } = colony;
+  telling.colonies.set(id, { ...rest, status: 'queenright' });
+}
+
+/** The bay of a slot in the box that a colony lives in. */
+function bayOfSlot({ boxes, known }: Telling, { box: id }: Colony, slot: string): string | undefined {
+  const box = boxes.get(id);
+  const drawn = box && drawnDesign(known.designs, box);
+  return drawn && baysOf(drawn).find(({ frames }) => frames.some((each) => each.id === slot))?.id;
+}
 
 /** Why an entry about a queen cannot be: she is somewhere else. */
 function whereSheIs({ boxes, colonies }: Telling, queen: Queen): string {
@@ -128,18 +216,23 @@ function attemptOf(
   id: string,
   colony: { id: string; box: string; bays: readonly string[] },
   on: Day,
-  round: string | undefined,
+  { round, bornOn }: { round?: string | undefined; bornOn?: Day | undefined },
 ): Attempt {
   const living = telling.colonies.get(colony.id);
+  const grafted = round === undefined ? undefined : telling.rounds.get(round)?.graftedOn;
   return {
     id,
     colony: colony.id,
     box: colony.box,
-    bays: colony.bays,
+    bays: living?.home ?? colony.bays,
     frames: living ? framesFor(telling, living) : 0,
     what: 'virgin',
     givenOn: on,
     patterns: [],
-    ...present({ round, into: living && givenInto(telling, living, round) }),
+    ...present({
+      round,
+      bornOn: bornOn ?? (grafted && plusDays(grafted, EMERGES_AFTER_GRAFT_D)),
+      into: living && givenInto(telling, living, round),
+    }),
   };
 }

@@ -3,14 +3,22 @@ import { bayIdsOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import { drawnDesign, livingIn } from '../compartments.ts';
-import { framesFor, reckonShut } from '../regroup.ts';
+import { framesFor, settleRooms, withCareOf } from '../regroup.ts';
 import { statusWords } from '../statusWords.ts';
 import { statusAfter } from '../transitions.ts';
 import { forgetFrames, takeAlong } from './framesAlong.ts';
 import { givenInto } from './givenInto.ts';
 import { attemptsQueen, CANNOT, colonyFor, observe, withLaying } from './observe.ts';
-import { queensIn } from './queensIn.ts';
-import { livingColony, present, standingBox, type Tellers } from './telling.ts';
+import { queensIn, reigning } from './queensIn.ts';
+import {
+  inRoom,
+  livingColony,
+  present,
+  standingBox,
+  type Tellers,
+  type Telling,
+  without,
+} from './telling.ts';
 
 type StatusKind =
   | 'stocked'
@@ -31,6 +39,22 @@ const HIVED = { none: 'stocked', laying: 'hivedLaying', unknown: 'hivedUnknown' 
 /** What an ended colony brings along, where the other has no queen of its own. */
 const QUEENLESS: readonly Colony['status'][] = ['stocked', 'failed', 'unknown'];
 
+/** Frames that are added to these change nothing of whose bees they are. */
+const HAS_QUEEN_OR_CELL: readonly Colony['status'][] = [
+  'cellGiven',
+  'virgin',
+  'caged',
+  'laying',
+  'proven',
+  'queenright',
+];
+
+/** A colony that gave frames or bees rests for a while. */
+function restGiver({ colonies }: Telling, id: string | undefined, on: Day): void {
+  const giver = id === undefined ? undefined : colonies.get(id);
+  if (giver && !giver.ended) colonies.set(giver.id, { ...giver, gaveOn: on });
+}
+
 export const statusTellers: Tellers<StatusKind> = {
   stocked(telling, { payload }, on) {
     const box = standingBox(telling.boxes, payload.box, on);
@@ -38,33 +62,44 @@ export const statusTellers: Tellers<StatusKind> = {
     const drawn = drawnDesign(telling.known.designs, box);
     const lacking = lackingBay(drawn, box, payload.bays);
     if (lacking) return lacking;
-    const there = livingIn(telling.colonies, box).find((colony) =>
-      colony.bays.some((bay) => payload.bays.includes(bay)),
-    );
-    if (there && there.id !== payload.colony)
-      return `That compartment of box ${box.label} already holds bees, stocked ${showDay(there.stockedOn)}.`;
+    const living = livingIn(telling.colonies, box);
+    const meets = (bays: readonly string[]) => bays.some((bay) => payload.bays.includes(bay));
+    const other = living.find(({ id, home }) => id !== payload.colony && meets(home));
+    if (other)
+      return `That compartment of box ${box.label} already holds bees, stocked ${showDay(other.stockedOn)}.`;
+    const there = living.find(({ id, bays }) => id === payload.colony && meets(bays));
     if (!there && telling.colonies.has(payload.colony)) return 'That colony stands elsewhere.';
     const kind = HIVED[payload.queen ?? 'none'];
     const status = statusAfter(kind, there?.status ?? 'empty');
     if (status === undefined)
       return `The compartment is ${statusWords[there?.status ?? 'unknown']}; ${CANNOT[kind]}`;
     // What is under way with bees that get frames goes on: strips above all are never forgotten.
+    if (there && HAS_QUEEN_OR_CELL.includes(status)) {
+      telling.colonies.set(there.id, {
+        ...there,
+        openBrood: there.openBrood || payload.openBrood,
+        ...(payload.frames.sealedBrood > 0 ? { broodGivenOn: on } : {}),
+      });
+      restGiver(telling, payload.giver?.colony, on);
+      return undefined;
+    }
     const { attempt: _attempt, putOff: _putOff, ...goesOn } = there ?? {};
     telling.colonies.set(payload.colony, {
       ...goesOn,
       id: payload.colony,
       box: box.id,
       bays: payload.bays,
+      home: there?.home ?? payload.bays,
       stockedOn: on,
       openBrood: payload.openBrood,
+      ...(there && payload.frames.sealedBrood > 0 ? { broodGivenOn: on } : {}),
       status,
       since: on,
       ...present({ beesOf: there?.beesOf ?? payload.giver?.colony }),
     });
     if (!there) forgetFrames(telling, box, payload.bays);
-    const giver = payload.giver && telling.colonies.get(payload.giver.colony);
-    if (giver && !giver.ended) telling.colonies.set(giver.id, { ...giver, gaveOn: on });
-    reckonShut(telling, box, on);
+    restGiver(telling, payload.giver?.colony, on);
+    settleRooms(telling, box, on);
     return undefined;
   },
 
@@ -77,7 +112,7 @@ export const statusTellers: Tellers<StatusKind> = {
       id: payload.attempt,
       colony: colony.id,
       box: colony.box,
-      bays: colony.bays,
+      bays: colony.home,
       frames: framesFor(telling, colony),
       what: 'cell',
       givenOn: on,
@@ -85,7 +120,12 @@ export const statusTellers: Tellers<StatusKind> = {
       ...present({ round: payload.round, into: givenInto(telling, colony, payload.round) }),
     };
     telling.attempts.set(attempt.id, attempt);
-    telling.colonies.set(colony.id, { ...colony, status, since: on, attempt: attempt.id });
+    telling.colonies.set(colony.id, {
+      ...inRoom(colony, payload.bay),
+      status,
+      since: on,
+      attempt: attempt.id,
+    });
     return undefined;
   },
 
@@ -98,25 +138,34 @@ export const statusTellers: Tellers<StatusKind> = {
 
   eggsSeen: (telling, { payload }, on) =>
     observe(telling, 'eggsSeen', payload, on, (attempt) => withLaying(telling, attempt, on)) ??
-    brood(telling.colonies, payload.colony, on),
+    brood(telling.colonies, payload, on),
 
   patternScored: (telling, { payload }, on) =>
     observe(telling, 'patternScored', payload, on, (attempt) => {
       const laying = withLaying(telling, attempt, on);
       return { ...laying, patterns: [...laying.patterns, { on, pattern_pct: payload.pattern_pct }] };
-    }) ?? brood(telling.colonies, payload.colony, on),
+    }) ?? brood(telling.colonies, payload, on),
 
   failed(telling, { payload }, on) {
+    const attempt = telling.colonies.get(payload.colony)?.attempt;
     const sentence = observe(telling, 'failed', payload, on, (attempt) =>
       attempt.taken ? attempt : { ...attempt, failed: { on, reason: payload.reason } },
     );
     if (sentence !== undefined) return sentence;
-    const colony = telling.colonies.get(payload.colony);
-    if (colony && NO_BEES_LEFT.includes(payload.reason))
-      telling.colonies.set(colony.id, { ...colony, status: 'empty', ended: { on, how: 'lost' } });
-    if (!QUEEN_LEFT.includes(payload.reason))
-      for (const queen of queensIn(telling.queens, payload.colony))
+    const noBees = NO_BEES_LEFT.includes(payload.reason);
+    const queens = queensIn(telling.queens, payload.colony);
+    const own = queens.filter(({ id }) => id === attempt);
+    if (noBees || !QUEEN_LEFT.includes(payload.reason))
+      for (const queen of noBees || own.length === 0 ? queens : own)
         telling.queens.set(queen.id, { ...queen, gone: { on, to: 'lost' } });
+    const colony = telling.colonies.get(payload.colony);
+    const box = telling.boxes.get(payload.box);
+    if (!colony) return undefined;
+    if (noBees) telling.colonies.set(colony.id, { ...colony, status: 'empty', ended: { on, how: 'lost' } });
+    // One of several queens is lost: the bees still have the other.
+    else if (reigning(telling, colony.id).length > 0)
+      telling.colonies.set(colony.id, { ...withoutAttempt(colony), status: 'queenright' });
+    if (box && noBees) settleRooms(telling, box, on);
     return undefined;
   },
 
@@ -143,12 +192,16 @@ export const statusTellers: Tellers<StatusKind> = {
       ended: { on, how: 'combined' },
     });
     telling.colonies.set(into.id, {
-      ...into,
+      ...withCareOf(into, [colony]),
       ...(brings
         ? { status: colony.status, since: colony.since, ...present({ attempt: colony.attempt }) }
         : {}),
       combinedOn: on,
     });
+    for (const id of new Set([colony.box, into.box])) {
+      const box = telling.boxes.get(id);
+      if (box) settleRooms(telling, box, on);
+    }
     return undefined;
   },
 
@@ -162,14 +215,15 @@ export const statusTellers: Tellers<StatusKind> = {
     const lacking = lackingBay(drawn, to, payload.bays);
     if (lacking) return lacking;
     const there = livingIn(telling.colonies, to).find(
-      ({ id, bays }) => id !== colony.id && bays.some((bay) => payload.bays.includes(bay)),
+      ({ id, home }) => id !== colony.id && home.some((bay) => payload.bays.includes(bay)),
     );
     if (there) return `That compartment of box ${to.label} already holds bees: combine them instead.`;
     if (from) takeAlong(telling, colony, { from, to, bays: payload.bays });
-    telling.colonies.set(colony.id, { ...colony, box: to.id, bays: payload.bays });
+    const { queenIn: _, ...goes } = colony;
+    telling.colonies.set(colony.id, { ...goes, box: to.id, bays: payload.bays, home: payload.bays });
     for (const box of new Set([from?.id ?? to.id, to.id])) {
       const now = telling.boxes.get(box);
-      if (now) reckonShut(telling, now, on);
+      if (now) settleRooms(telling, now, on);
     }
     return undefined;
   },
@@ -186,7 +240,15 @@ function lackingBay(
 }
 
 /** Eggs and brood speak for a queen without her being seen (requirement 31). */
-function brood(colonies: Map<string, Colony>, id: string, on: Day): undefined {
+function brood(
+  colonies: Map<string, Colony>,
+  { colony: id, bay }: { colony: string; bay?: string | undefined },
+  on: Day,
+): undefined {
   const colony = colonies.get(id);
-  if (colony) colonies.set(id, { ...colony, evidenceOn: on });
+  if (colony) colonies.set(id, { ...inRoom(without(colony, 'notSeenOn'), bay), evidenceOn: on });
+}
+
+function withoutAttempt({ attempt: _, ...colony }: Colony): Colony {
+  return colony;
 }

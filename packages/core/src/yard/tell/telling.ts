@@ -57,12 +57,19 @@ export function ofBox<K extends About<'box'>>(
 
 /** A teller of events that change one living colony but not its status; a sentence in place of the colony refuses. */
 export function ofColony<K extends About<'colony'>>(
-  change: (colony: Colony, payload: Payload<K>, on: Day, telling: Telling) => Colony | string,
+  change: (
+    colony: Colony,
+    payload: Payload<K>,
+    on: Day,
+    telling: Telling,
+    entry: { id: string; zone: string },
+  ) => Colony | string,
 ): Teller<K> {
   return (telling, event, on) => {
+    const entry = event as unknown as Entry;
     const { payload } = event as unknown as { payload: Payload<K> & { box: string; colony: string } };
     const colony = livingColony(telling, payload, on);
-    const next = typeof colony === 'string' ? colony : change(colony, payload, on, telling);
+    const next = typeof colony === 'string' ? colony : change(colony, payload, on, telling, entry);
     if (typeof next === 'string') return next;
     telling.colonies.set(next.id, next);
     return undefined;
@@ -91,6 +98,10 @@ export function livingColony(
     return `The bees of that compartment of box ${box.label} were gone since ${showDay(colony.ended.on, on)}.`;
   return colony;
 }
+
+/** The colony with its queen, or cell, known to be in the room of a bay, where one is named that it lives in. */
+export const inRoom = (colony: Colony, bay: string | undefined): Colony =>
+  bay !== undefined && colony.bays.includes(bay) ? { ...colony, queenIn: bay } : colony;
 
 /** The same without a field. */
 export function without<T extends object, F extends keyof T>(value: T, field: F): Omit<T, F> {

@@ -1,8 +1,8 @@
-import type { BoxState, Colony, FramePlace, Payload } from '@yellow-cell/contract';
+import type { BoxState, Colony, FramePlace, Payload, RoomRole } from '@yellow-cell/contract';
 import { baysOf } from '../../box/stack.ts';
 import { daysBetween } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
-import { drawnDesign, livingIn } from '../compartments.ts';
+import { compartmentsOf, drawnDesign, livingIn } from '../compartments.ts';
 import { frameAdvice } from '../frameAdvice.ts';
 import type { Situation, Warning } from './situation.ts';
 
@@ -19,13 +19,14 @@ export function frameWarnings(situation: Situation, { moves, purpose }: Payload<
       ? [{ frame, from, giver }]
       : [];
   });
-  const sentences = leaving.flatMap(({ frame, from, giver }) => {
+  const sentences = leaving.flatMap(({ frame, from }) => {
     const seen = [...state.queens.values()].flatMap((queen) => {
       const last = queen.sightings.at(-1);
-      return queen.colony === giver.id && !queen.gone && last?.slot === from.slot ? [last.on] : [];
+      const at = last?.box ?? queen.box;
+      return !queen.gone && at === from.box && last?.slot === from.slot ? [last.on] : [];
     })[0];
     const box = state.boxes.get(from.box);
-    const confined = box?.roles?.at(-1)?.role === 'holding';
+    const confined = box !== undefined && roleIn(situation, box, from.slot) === 'donor';
     const filled = moves.some(({ to }) => to?.box === from.box && to.slot === from.slot);
     const known = state.frames.get(frame);
     const advice = purpose === 'reduce' && known?.audit ? frameAdvice(known.audit) : undefined;
@@ -43,6 +44,18 @@ export function frameWarnings(situation: Situation, { moves, purpose }: Payload<
     sentence ? [{ sentence }] : [],
   );
 }
+
+/** What the room of a slot serves as. */
+function roleIn({ state, designs }: Situation, box: BoxState, slot: string): RoomRole | undefined {
+  const bay = bayWith(designs, box, slot);
+  return compartmentsOf(state, designs, box).find(({ bays }) => bay !== undefined && bays.includes(bay))
+    ?.role;
+}
+
+const bayWith = (designs: Situation['designs'], box: BoxState, slot: string): string | undefined => {
+  const drawn = drawnDesign(designs, box);
+  return drawn && baysOf(drawn).find(({ frames }) => frames.some((each) => each.id === slot))?.id;
+};
 
 function tooManyUp(
   { state }: Situation,
@@ -62,7 +75,6 @@ function tooManyUp(
 
 function colonyAt({ state, designs }: Situation, { box: id, slot }: FramePlace): Colony | undefined {
   const box: BoxState | undefined = state.boxes.get(id);
-  const drawn = box && drawnDesign(designs, box);
-  const bay = drawn && baysOf(drawn).find(({ frames }) => frames.some((each) => each.id === slot))?.id;
+  const bay = box && bayWith(designs, box, slot);
   return box && bay ? livingIn(state.colonies, box).find(({ bays }) => bays.includes(bay)) : undefined;
 }

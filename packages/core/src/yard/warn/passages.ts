@@ -12,10 +12,12 @@ import type {
 } from '@yellow-cell/contract';
 import { designProblems } from '../../box/designProblems.ts';
 import { bayPartedBy } from '../../box/handPlace.ts';
-import { deriveBox, hasExit, reachQuestionOf } from '../../box/model.ts';
+import { joinedWith } from '../../box/joinedRooms.ts';
+import { deriveBox, reachQuestionOf } from '../../box/model.ts';
 import { reach } from '../../reach/reach.ts';
 import { compartmentsOf, designOf, drawnDesign, livingIn } from '../compartments.ts';
 import { partsKept } from '../regroup.ts';
+import { mainRoom, withBay } from '../roomsOf.ts';
 import type { Designs, YardState } from '../state.ts';
 import { statusWords } from '../statusWords.ts';
 
@@ -26,8 +28,8 @@ export type BoxChange =
   | { kind: 'board'; board: string; groove: string }
   | { kind: 'place'; place: BoardPlace }
   | { kind: 'hole'; hole: string; closedBy: Hole['closedBy'] }
-  | { kind: 'cell'; colony: string }
-  | { kind: 'queen'; colony: string; what: 'virgin' | 'mated' };
+  | { kind: 'cell'; colony: string; bay?: string | undefined }
+  | { kind: 'queen'; colony: string; what: 'virgin' | 'mated'; bay?: string | undefined };
 
 /** The box as it would stand after a change. */
 function changed(box: BoxState, change: BoxChange): BoxState {
@@ -87,11 +89,16 @@ export function changeWarnings(
 }
 
 /** Whom a change brings in. */
-function givenBy(change: BoxChange): { colony: string; what: Occupant }[] {
-  if (change.kind === 'cell') return [{ colony: change.colony, what: 'ripeCell' }];
-  if (change.kind === 'queen')
-    return [{ colony: change.colony, what: change.what === 'virgin' ? 'virgin' : 'queen' }];
-  return [];
+interface Given {
+  colony: string;
+  what: Occupant;
+  /** In a room of it other than its queen’s. */
+  bay?: string | undefined;
+}
+function givenBy(change: BoxChange): Given[] {
+  if (change.kind !== 'cell' && change.kind !== 'queen') return [];
+  const what = change.kind === 'cell' ? 'ripeCell' : change.what === 'virgin' ? 'virgin' : 'queen';
+  return [{ colony: change.colony, what, bay: change.bay }];
 }
 
 /** Spaces are called as the yard calls their compartment, not by their ids. */
@@ -133,14 +140,20 @@ function occupants(
   { colonies }: YardState,
   design: DesignContent,
   box: BoxState,
-  added: readonly { colony: string; what: Occupant }[] = [],
+  added: readonly Given[] = [],
 ): ReachQuestion['occupants'] {
-  const { spaces } = deriveBox(design);
+  const model = deriveBox(design);
   return livingIn(colonies, box).flatMap((colony) => {
-    const space = spaces.find(({ bays }) => bays.some(({ id }) => colony.bays.includes(id)));
-    const given = added.filter((each) => each.colony === colony.id).map(({ what }) => what);
+    const [space] = model.compartments[mainRoom(model, colony)]?.spaces ?? [];
     const what = OCCUPANT[colony.status];
-    return space ? [...(what ? [what] : []), ...given].map((each) => ({ in: space.id, what: each })) : [];
+    const own = space !== undefined && what ? [{ in: space, what }] : [];
+    const given = added
+      .filter((each) => each.colony === colony.id)
+      .flatMap((each) => {
+        const room = model.spaces.find(({ bays }) => bays.some(({ id }) => id === each.bay))?.id ?? space;
+        return room === undefined ? [] : [{ in: room, what: each.what }];
+      });
+    return [...own, ...given];
   });
 }
 
@@ -156,9 +169,9 @@ function joining(
   const kept = partsKept(compartments, living);
   const meets = (own: readonly string[], bays: readonly string[]) => own.some((bay) => bays.includes(bay));
   const homesNow = deriveBox(now).compartments;
-  const homeOf = (colony: Colony) => homesNow.findIndex(({ bays }) => meets(colony.bays, bays));
+  const homeOf = (colony: Colony) => homesNow.findIndex(({ bays }) => meets(colony.home, bays));
   return compartments.flatMap(({ bays, spaces }): ReachWarning[] => {
-    const together = living.filter((colony) => meets(kept.get(colony.id) ?? colony.bays, bays));
+    const together = living.filter((colony) => meets(kept.get(colony.id) ?? colony.home, bays));
     if (new Set(together.map(homeOf)).size < 2) return [];
     const who = together.map(({ status }) => statusWords[status]).join(' and ');
     return [
@@ -178,7 +191,7 @@ function parted(state: YardState, designs: Designs, box: BoxState, place: BoardP
   if (!found || 'problem' in found) return state;
   const colonies = [...state.colonies].map(([id, colony]): [string, Colony] =>
     colony.box === box.id && colony.bays.includes(found.bay)
-      ? [id, { ...colony, bays: [...colony.bays, place.bay] }]
+      ? [id, withBay(colony, found.bay, place.bay)]
       : [id, colony],
   );
   return { ...state, colonies: new Map(colonies) };
@@ -192,12 +205,15 @@ function shutting(
   now: DesignContent,
 ): ReachWarning[] {
   const living = livingIn(colonies, box);
-  const waysOut = (design: DesignContent, { bays: own }: (typeof living)[number]) =>
-    deriveBox(design).compartments.find(({ bays }) => own.some((bay) => bays.includes(bay)));
+  const waysOut = (design: DesignContent, colony: Colony) => {
+    const model = deriveBox(design);
+    const room = mainRoom(model, colony);
+    return { spaces: model.compartments[room]?.spaces ?? [], hasExit: joinedWith(model, room).hasExit };
+  };
   return living.flatMap((colony): ReachWarning[] => {
     const after = waysOut(next, colony);
     const before = waysOut(now, colony);
-    if (!after || !before || hasExit(after) || !hasExit(before)) return [];
+    if (after.hasExit || !before.hasExit) return [];
     return [
       {
         kind: 'noFlight',

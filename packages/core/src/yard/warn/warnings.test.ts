@@ -196,7 +196,7 @@ describe('a frame that leaves its bees', () => {
   });
 
   it('of a confined queen leaves a drawn one in its place', () => {
-    const holding = told('roleSet', day(20), { box: 'box-1', role: 'holding' });
+    const holding = told('roleSet', day(20), { box: 'box-1', role: 'donor' });
     expect(leaves([holding])).toContain('empty drawn comb in its place');
     const swapped = {
       moves: [

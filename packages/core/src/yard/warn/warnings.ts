@@ -3,13 +3,21 @@ import { frameWarnings } from './frames.ts';
 import { combiningWarnings, mixingWarnings } from './joining.ts';
 import { type BoxChange, changeWarnings } from './passages.ts';
 import { readinessWarnings } from './readiness.ts';
+import { roleWarnings } from './roleWarnings.ts';
 import type { Situation, Warning } from './situation.ts';
+import { timeWarnings } from './timeWarnings.ts';
 
 /** Something about to be entered. */
 export type Act = { [K in EventKind]: { kind: K; payload: Payload<K> } }[EventKind];
 
 /** What speaks against an entry, before it is kept. Most have nothing against them. */
-export function warningsOf(situation: Situation, act: Act): Warning[] {
+export const warningsOf = (situation: Situation, act: Act): Warning[] => [
+  ...roleWarnings(situation, act),
+  ...timeWarnings(situation, act),
+  ...ownWarnings(situation, act),
+];
+
+function ownWarnings(situation: Situation, act: Act): Warning[] {
   const { state } = situation;
   switch (act.kind) {
     case 'framesMoved':
@@ -75,9 +83,14 @@ function changeOf(act: Act): BoxChange | undefined {
     case 'entranceSet':
       return { kind: 'entrance', entrance: act.payload.entrance, state: act.payload.state };
     case 'cellGiven':
-      return { kind: 'cell', colony: act.payload.colony };
+      return { kind: 'cell', colony: act.payload.colony, bay: act.payload.bay };
     case 'queenGiven':
-      return { kind: 'queen', colony: act.payload.colony, what: act.payload.what };
+      return {
+        kind: 'queen',
+        colony: act.payload.colony,
+        what: act.payload.what,
+        bay: act.payload.bay,
+      };
     default:
       return undefined;
   }

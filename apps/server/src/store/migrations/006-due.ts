@@ -1,0 +1,12 @@
+import { type Kysely, sql } from 'kysely';
+
+/** Several pieces of work of one kind may stand in a room: two sets of strips, two suspicions. The start fills the rows from the log. */
+export async function up(db: Kysely<unknown>): Promise<void> {
+  await sql
+    .raw(`
+      alter table due_state
+        add column key text not null default '',
+        drop constraint due_state_pkey,
+        add primary key (breeder_id, box_id, position, kind, key);`)
+    .execute(db);
+}

@@ -1,0 +1,223 @@
+import { type Day, deriveBox, plusDays } from '@yellow-cell/core';
+import type { DemoDesign, DesignKey } from './designs.ts';
+import { type Diary, newDiary } from './diary.ts';
+import { ROUNDS } from './season.ts';
+import { type Seed, seedFrom } from './seed.ts';
+import type { BoxPlan, YardKey } from './yards.ts';
+
+/** What the special boxes are made of. */
+interface Special {
+  designs: Record<DesignKey, DemoDesign>;
+  yards: Record<YardKey, { id: string }>;
+  year: number;
+}
+
+const plans = [
+  ['D1', 'donorHolding', 'meadow', 0, 172],
+  ['A1', 'allInOne', 'meadow', 1, 188],
+  ['T1', 'starter', 'meadow', 2, 180],
+  ['K1', 'bank', 'meadow', 3, 165],
+  ['F1', 'followerReduced', 'orchard', 0, 150],
+  ['C1', 'changer', 'orchard', 1, 180],
+  ['V1', 'display', 'orchard', 2, 190],
+  ['W1', 'followerReduced', 'orchard', 3, 170],
+  ['G1', 'single', 'meadow', 4, 176],
+  ['Q1', 'quarter', 'orchard', 4, 180],
+] as const satisfies readonly (readonly [string, DesignKey, YardKey, number, number])[];
+type Label = (typeof plans)[number][0];
+
+/** Where the row of special boxes stands, behind those that mate queens. */
+const ROW_NORTH_M = 10.2;
+
+const specialPlans: readonly BoxPlan[] = plans.map(([label, design, yard, place, bearing_deg]) => ({
+  label,
+  design,
+  yard,
+  stand: String(21 + place),
+  east_m: 1.2 + place * 2.6,
+  north_m: ROW_NORTH_M,
+  bearing_deg,
+}));
+
+interface Room {
+  box: string;
+  bays: string[];
+  slots: string[];
+}
+
+/** The boxes that mate no queens, one for each role: built, and lived in for a season, with a chance of their own, so that the rounds stay as they are. */
+export function specialBoxes({ designs, yards, year }: Special): Diary {
+  const seed = seedFrom(SEED);
+  const diary = newDiary(seed, 'rearing-phone');
+  const on = (monthDay: string): Day => `${year}-${monthDay}`;
+  const rooms = new Map(
+    specialPlans.map((plan) => [plan.label as Label, build(seed, diary, plan, designs, yards, year)]),
+  );
+  const room = (label: Label, at = 0): Room => {
+    const found = rooms.get(label)?.[at];
+    if (!found) throw new Error(`No room ${at} in ${label}.`);
+    return found;
+  };
+  const hive = (label: Label, day: Day, queen?: 'laying', at = 0) => {
+    const { box, bays } = room(label, at);
+    const colony = seed.id();
+    diary.write(
+      'stocked',
+      day,
+      {
+        box,
+        colony,
+        bays,
+        frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+        shakes: queen ? 0 : 6,
+        openBrood: queen !== undefined,
+        ...(queen ? { queen } : {}),
+      },
+      { hour: 9 },
+    );
+    return { box, colony };
+  };
+
+  donor(seed, diary, hive('D1', on('04-20'), 'laying'), room('D1'), year);
+  const rearing = hive('A1', on('04-18'), 'laying');
+  diary.write('strengthSeen', on('05-24'), { ...rearing, seams: 8 }, { hour: 18 });
+  const father = hive('F1', on('04-12'), 'laying');
+  diary.write(
+    'roleSet',
+    on('04-12'),
+    { box: father.box, role: 'father', bays: room('F1').bays },
+    { hour: 10 },
+  );
+  diary.write(
+    'queenRecorded',
+    on('04-12'),
+    { ...father, queen: seed.id(), name: 'Thistle', birthYear: year - 1 },
+    { hour: 10 },
+  );
+  starter(diary, room('T1'), seed, rearing, year);
+  bank(seed, diary, hive('K1', on('05-02')), room('K1'), year);
+
+  const changing = hive('C1', on('05-04'), 'laying');
+  for (const day of ['05-08', '05-16', '05-24'])
+    diary.write('fed', on(day), { ...changing, feed: 'syrup11', amount_kg: 3 }, { hour: 19 });
+  const shown = hive('V1', on('05-08'), 'laying');
+  diary.write(
+    'outingLeft',
+    on('05-16'),
+    { ...shown, place: 'The school’s open day', backBy: `${on('05-16')}T15:00:00.000Z` },
+    { hour: 9 },
+  );
+  diary.write('outingReturned', on('05-16'), shown, { hour: 16 });
+  const wintered = hive('W1', `${year - 1}-09-10`, 'laying');
+  diary.write('strengthSeen', on('03-28'), { ...wintered, seams: 3.5 }, { hour: 13 });
+  const growing = hive('G1', on('05-12'), 'laying');
+  diary.write('strengthSeen', on('05-22'), { ...growing, seams: 3 }, { hour: 18 });
+  diary.write('roleSet', on('04-10'), { box: room('Q1').box, role: 'stores' }, { hour: 11 });
+  return diary;
+}
+const SEED = 51;
+
+type Of = { box: string; colony: string };
+
+/** Every four days a frame of her youngest larvae is taken, and a drawn comb given for it. */
+function donor(seed: Seed, diary: Diary, of: Of, { slots }: Room, year: number): void {
+  const begun = `${year}-04-20`;
+  diary.write(
+    'queenRecorded',
+    begun,
+    { ...of, queen: seed.id(), name: 'Sable', birthYear: year - 2 },
+    { hour: 10 },
+  );
+  const slot = slots[1] ?? '';
+  let frame = seed.id();
+  for (let day = 4; day < 92; day += 4) {
+    const next = seed.id();
+    const place = { box: of.box, slot };
+    diary.write(
+      'framesMoved',
+      plusDays(begun, day),
+      {
+        moves: [
+          { frame, from: place, to: null, turned: false },
+          { frame: next, from: null, to: place, turned: false },
+        ],
+        purpose: 'graft',
+      },
+      { hour: 15 },
+    );
+    frame = next;
+  }
+}
+
+/** Closed on the morning of each graft; a day later its cells go to the finisher, and its bees with them. */
+function starter(diary: Diary, { box, bays }: Room, seed: Seed, finisher: Of, year: number): void {
+  for (const { monthDay } of ROUNDS) {
+    const on = `${year}-${monthDay}`;
+    const colony = seed.id();
+    const frames = { sealedBrood: 0, stores: 3, drawn: 0 };
+    diary.write('stocked', on, { box, colony, bays, frames, shakes: 9, openBrood: false }, { hour: 10 });
+    diary.write('roleSet', on, { box, role: 'starter', bays }, { hour: 11 });
+    diary.write('fed', on, { box, colony, feed: 'syrup11', amount_kg: 1 }, { hour: 16 });
+    diary.write(
+      'combined',
+      plusDays(on, 1),
+      { box, colony, intoBox: finisher.box, into: finisher.colony },
+      { hour: 18, note: 'Tipped out before the finisher once its cells were over.' },
+    );
+  }
+}
+
+/** Queens come in caged, one is sold; a frame of sealed brood goes in every week. */
+function bank(seed: Seed, diary: Diary, of: Of, { bays }: Room, year: number): void {
+  const cages = ['A1', 'A2', 'A3', 'A4'];
+  const queens = cages.map((cage, index) => {
+    const queen = seed.id();
+    const facts = {
+      what: 'mated',
+      caged: true,
+      cage,
+      mother: { name: index % 2 ? 'Thistle' : 'Sable' },
+    } as const;
+    diary.write('queenGiven', `${year}-05-${String(6 + index * 6).padStart(2, '0')}`, {
+      ...of,
+      queen,
+      ...facts,
+    });
+    return queen;
+  });
+  diary.write('queenTaken', `${year}-05-27`, { ...of, queen: queens[0] ?? '', to: 'sold', beesRemain: true });
+  for (let week = 1; week < 12; week += 1)
+    diary.write(
+      'stocked',
+      plusDays(`${year}-05-02`, 7 * week),
+      { ...of, bays, frames: { sealedBrood: 1, stores: 0, drawn: 0 }, shakes: 0, openBrood: true },
+      { hour: 17 },
+    );
+}
+
+function build(
+  seed: Seed,
+  diary: Diary,
+  { label, design, yard, stand, east_m, north_m, bearing_deg }: BoxPlan,
+  designs: Special['designs'],
+  yards: Special['yards'],
+  year: number,
+): Room[] {
+  const box = seed.id();
+  const { saved, content } = designs[design];
+  const on = `${year - 1}-04-02`;
+  diary.write('boxBuilt', on, { box, label, design: saved.id, version: 1 }, { hour: 14 });
+  diary.write('boxPlaced', plusDays(on, 2), {
+    box,
+    yard: yards[yard].id,
+    stand,
+    east_m,
+    north_m,
+    bearing_deg,
+  });
+  return deriveBox(content).compartments.map(({ bays, frames }) => ({
+    box,
+    bays: [...bays],
+    slots: frames.map(({ id }) => id),
+  }));
+}
