@@ -1,6 +1,6 @@
 import { type APIRequestContext, expect, type Page, test } from '@playwright/test';
 import { CONTROL_URL } from './address.ts';
-import { buildBox, compartment, slip } from './yardKit.ts';
+import { buildBox, compartment, insist, slip } from './yardKit.ts';
 
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true } as const;
 const NAMES = ['West', 'Middle', 'East'] as const;
@@ -93,6 +93,8 @@ test.describe('a round on a phone', () => {
       await page.goto(`/yard/${yard.id}`);
       await open(page, 'P1', name);
       await tap(page, 'Eggs seen');
+      // Minutes after the cell they are another queen's, or workers': kept with a reason.
+      await insist(page);
       await expect(slip(page).getByText(/^laying since/)).toBeVisible();
     }
     await page.goto(`/yard/${yard.id}`);
@@ -123,8 +125,11 @@ test.describe('a round on a phone', () => {
       await enter(page, `P2 ${name} cell given`, `P2 ${name}: cell given`);
       await enter(page, `P2 ${name.toLowerCase()} cell opened`, `P2 ${name}: cell seen opened`);
     }
-    await enter(page, 'p2 west eggs bees 3', 'P2 West: eggs seen, 3 seams of bees');
-    await enter(page, 'P2 middle eggs', 'P2 Middle: eggs seen');
+    for (const typed of ['p2 west eggs bees 3', 'P2 middle eggs']) {
+      await line(page).fill(typed);
+      await insist(page);
+      await expect(line(page)).toHaveValue('');
+    }
     await enter(page, 'P2 east failed lost', 'P2 East: failed, virgin lost');
     await enter(page, 'P2 east combine middle', 'P2 East: combined into Middle');
     await page.goto(`${page.url().split('?')[0]}?on=2026-06-07`);

@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { CONTROL_URL } from './address.ts';
-import { buildBox, compartment, slip } from './yardKit.ts';
+import { buildBox, compartment, insist, slip } from './yardKit.ts';
 
 test.describe('the yard', () => {
   test('from a built box to a take in the ledger', async ({ page }) => {
@@ -18,9 +18,11 @@ test.describe('the yard', () => {
     await page.getByRole('button', { name: 'Cell seen opened' }).click();
     await expect(slip(page).getByText('virgin since 31 May 2026')).toBeVisible();
     await page.getByRole('button', { name: 'Eggs seen' }).click();
+    await insist(page);
     await page.getByRole('button', { name: 'Score the pattern…' }).click();
     await page.getByLabel('Pattern: share').fill('88');
     await page.getByRole('button', { name: 'Save the score' }).click();
+    await insist(page);
     await expect(slip(page).getByText('proven since 31 May 2026')).toBeVisible();
     await page.goto('/ledger');
     expect(await takesOf(page)).toBe(before + 1);

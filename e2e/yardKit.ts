@@ -17,3 +17,9 @@ export async function buildBox(
 export const slip = (page: Page) => page.getByRole('complementary', { name: 'Slip' });
 export const compartment = (page: Page, name: string) =>
   page.getByRole('button', { name: new RegExp(`^${name}:`) });
+
+/** What comes before its time is kept with a reason. */
+export async function insist(page: Page): Promise<void> {
+  await page.getByLabel('Why it is done all the same').fill('All in one day, to try it.');
+  await page.getByRole('button', { name: 'Do it all the same' }).click();
+}

@@ -15,9 +15,9 @@ interface Special {
 const plans = [
   ['D1', 'donorHolding', 'meadow', 0, 172],
   ['A1', 'allInOne', 'meadow', 1, 188],
-  ['T1', 'starter', 'meadow', 2, 180],
+  ['X1', 'starter', 'meadow', 2, 180],
   ['K1', 'bank', 'meadow', 3, 165],
-  ['F1', 'followerReduced', 'orchard', 0, 150],
+  ['FC1', 'followerReduced', 'orchard', 0, 150],
   ['C1', 'changer', 'orchard', 1, 180],
   ['V1', 'display', 'orchard', 2, 190],
   ['W1', 'followerReduced', 'orchard', 3, 170],
@@ -81,11 +81,11 @@ export function specialBoxes({ designs, yards, year }: Special): Diary {
   donor(seed, diary, hive('D1', on('04-20'), 'laying'), room('D1'), year);
   const rearing = hive('A1', on('04-18'), 'laying');
   diary.write('strengthSeen', on('05-24'), { ...rearing, seams: 8 }, { hour: 18 });
-  const father = hive('F1', on('04-12'), 'laying');
+  const father = hive('FC1', on('04-12'), 'laying');
   diary.write(
     'roleSet',
     on('04-12'),
-    { box: father.box, role: 'father', bays: room('F1').bays },
+    { box: father.box, role: 'father', bays: room('FC1').bays },
     { hour: 10 },
   );
   diary.write(
@@ -94,7 +94,7 @@ export function specialBoxes({ designs, yards, year }: Special): Diary {
     { ...father, queen: seed.id(), name: 'Thistle', birthYear: year - 1 },
     { hour: 10 },
   );
-  starter(diary, room('T1'), seed, rearing, year);
+  starter(diary, room('X1'), seed, rearing, year);
   bank(seed, diary, hive('K1', on('05-02')), room('K1'), year);
 
   const changing = hive('C1', on('05-04'), 'laying');

@@ -213,7 +213,12 @@ describe('what an event is about', () => {
       };
       variantsOf(payloads[kind], pick);
       const declared = Object.keys(subjectFields[kind]).map((path) => path.split('.').at(-1) ?? '');
-      const parts = ['board', 'groove', 'slot', 'entrance', 'vent', 'hole', 'bays', 'bay', 'step'];
+      const parts = ['board', 'groove', 'slot', 'entrance', 'vent', 'hole', 'bays', 'bay', 'step'].concat([
+        'layer',
+        'layers',
+        'body',
+        'id',
+      ]);
       const wanted = [...named].filter((field) => !NO_STORY.includes(field) && !parts.includes(field));
       expect([kind, [...new Set(declared)].sort()]).toEqual([kind, wanted.sort()]);
     }

@@ -58,6 +58,8 @@ export function variantsOf(schema: z.core.$ZodType, pick: PickId, field = ''): V
       );
     case 'enum':
       return Object.values(def.entries).map((value) => ({ what: `is ${value}`, value }));
+    case 'literal':
+      return def.values.map((value) => ({ what: `is ${value}`, value }));
     case 'boolean':
       return [true, false].map((value) => ({ what: `is ${value}`, value }));
     case 'number':

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { EntranceState } from './compute.ts';
-import type { Design } from './design.ts';
+import type { Design, DesignContent } from './design.ts';
+import type { Layer } from './event/boxEvents.ts';
 import type { Entry, LogEvent } from './event/entry.ts';
 import type { CombSide, FramePlace, FramePurpose } from './event/frameEvents.ts';
 import type { QueenColour } from './event/queenEvents.ts';
@@ -45,7 +46,11 @@ export interface BoxState {
   roles?: readonly { role: Role; since: Day; at: string; zone: string; bays?: readonly string[] }[];
   /** Steps of its build that are done, with the day. */
   buildSteps?: Readonly<Record<string, Day>>;
-  /** Against its design: boards that do not stand, boards in other grooves, entrances, vents and holes otherwise than drawn. */
+  /** Its stack where that is no more as drawn: bodies, sheets, boards, floor and roof that it has now. */
+  changed?: DesignContent;
+  /** What was taken off and lies beside it. */
+  off?: readonly { layer: Layer; since: Day }[];
+  /** Against its stack: boards that do not stand, boards in other grooves, entrances, vents and holes otherwise than drawn. */
   pulled?: readonly string[];
   grooves?: Readonly<Record<string, string>>;
   /** Places that the design does not have, in the order in which they were made. */
@@ -231,14 +236,22 @@ export interface UnsettledPage {
 }
 export const UnsettledPage = z.custom<UnsettledPage>();
 
+/** A queen of her family, with where she lives, or lived last, and how her brood was scored last. */
+export interface Relative {
+  queen: Queen;
+  /** Box and compartment. */
+  place: string | null;
+  pattern_pct: number | null;
+}
+
 /** One queen with her sisters and daughters, and all that is told of her, oldest first. */
 export interface QueenStory {
   queen: Queen;
   box: { id: string; label: string; yard: string | null } | null;
   attempt: Attempt | null;
   round: Round | null;
-  sisters: readonly Queen[];
-  daughters: readonly Queen[];
+  sisters: readonly Relative[];
+  daughters: readonly Relative[];
   events: readonly LogEvent[];
 }
 export const QueenStory = z.custom<QueenStory>();

@@ -37,6 +37,7 @@ export { fitSentence, fitWord } from './box/fitSentence.ts';
 export { gap } from './box/gap.ts';
 export type { Gap } from './box/gaps.ts';
 export { type HandPlace, handPlacesFor } from './box/handPlace.ts';
+export { layerName, sheetWords } from './box/layerName.ts';
 export {
   type BoxModel,
   type Compartment,
@@ -59,10 +60,11 @@ export {
   withPart,
 } from './box/parts.ts';
 export type { Passage } from './box/passages.ts';
-export { coverSheet, emptyBody } from './box/plainParts.ts';
+export { coverSheet, EXCLUDER_SLOT_MM, emptyBody, MESH_MM, tightBoard } from './box/plainParts.ts';
 export { upgradeDesign } from './box/schemaVersion.ts';
 export { bodyName, type Space } from './box/spaces.ts';
 export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';
+export { withLayerAt, withoutLayer } from './box/stackMoves.ts';
 export { standardBody, standardDesign } from './box/standardDesign.ts';
 export { daylightHours } from './calendar/daylight.ts';
 export {
@@ -115,6 +117,7 @@ export { boxInSection } from './drawing/section.ts';
 export type { DimensionShape, Drawing, RectRole, RectShape, View } from './drawing/shapes.ts';
 export { familyDesign, type ObservationKind, observation } from './families/build.ts';
 export { type FamilyCard, families, familyName } from './families/families.ts';
+export { storesPerKg } from './feed/feeds.ts';
 export { frameFormat, type StandardFormat, standardFormats, standardOf } from './formats/formats.ts';
 export { rebateFor } from './formats/lugs.ts';
 export { type Becoming, become, becomings } from './layout/becomes.ts';
@@ -207,7 +210,13 @@ export {
 export { reduce, reduceProblems } from './winter/reduce.ts';
 export { type BoxView, boxViews, type CompartmentView, isDue } from './yard/boxView.ts';
 export { clashesWith } from './yard/clash.ts';
-export { compartmentsOf, designOf, drawnDesign, type StandingCompartment } from './yard/compartments.ts';
+export {
+  compartmentsOf,
+  designOf,
+  drawnDesign,
+  type StandingCompartment,
+  versionOf,
+} from './yard/compartments.ts';
 export { feedUse } from './yard/due/careRules.ts';
 export type { Expectation, Rule, Weather } from './yard/due/expectation.ts';
 export { expectationsOf, rules } from './yard/due/rules.ts';
@@ -238,6 +247,7 @@ export {
   statusWords,
   troubleWords,
 } from './yard/statusWords.ts';
+export { framesWithoutPlace } from './yard/tell/framesAlong.ts';
 export { type StatusEvent, statusAfter, transitions, transitionTable } from './yard/transitions.ts';
 export { isKnown, raised, unknownSentence, upcasts } from './yard/upcast.ts';
 export { type Spot, walkingOrder } from './yard/walk.ts';

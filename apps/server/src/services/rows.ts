@@ -212,6 +212,7 @@ function attemptRow(
     compartment: into?.compartment || null,
     flight: bearing_deg === undefined ? null : compassPoint(bearing_deg),
     donor: into?.donor ?? null,
+    pattern_pct: attempt.patterns.at(-1)?.pattern_pct ?? null,
   };
 }
 

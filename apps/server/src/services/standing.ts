@@ -120,7 +120,14 @@ export const queenStory = (context: Context, id: string): Promise<QueenStory> =>
     if (!queen) throw new NotFound('There is no such queen.');
     const [box] = await boxLabels(store, [queen.box]);
     const [round] = queen.round ? await roundsById(store, [queen.round]) : [];
-    const events = await eventsAbout(store, [queen.id]);
+    // What is seen of her bees while she is with them speaks for her, though it does not name her.
+    const seen = (await eventsAbout(store, [queen.colony], ['eggsSeen', 'patternScored'])).filter(
+      ({ occurredAt, payload }) =>
+        occurredAt.slice(0, 10) >= queen.since &&
+        (!('attempt' in payload) || payload.attempt === undefined || payload.attempt === queen.id),
+    );
+    const named = await eventsAbout(store, [queen.id]);
+    const events = [...new Map([...named, ...seen].map((event) => [event.id, event])).values()];
     return {
       queen,
       box: box ?? null,

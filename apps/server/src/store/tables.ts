@@ -128,6 +128,7 @@ export interface AttemptStateTable extends Owned {
   compartment: string | null;
   flight: string | null;
   donor: string | null;
+  pattern_pct: number | null;
 }
 export interface RoundStateTable extends Owned {
   round_id: string;

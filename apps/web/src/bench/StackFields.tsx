@@ -5,8 +5,9 @@ import {
   emptyBody,
   resistanceOf,
   roofLayers,
+  sheetWords,
   withLayers,
-  withoutPart,
+  withoutLayer,
 } from '@yellow-cell/core';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { SelectField } from '../parts/Field.tsx';
@@ -57,7 +58,7 @@ export function StackFields({
               onChoose={() => (layer.kind === 'body' ? setBody(layer.id) : onChoose(layer.id))}
               onUp={index < layers.length - 1 && index > 0 ? () => swap(index, 1) : undefined}
               onDown={index > 1 ? () => swap(index, -1) : undefined}
-              onRemove={index > 0 ? () => desk.edit((now) => withoutPart(now, layer.id)) : undefined}
+              onRemove={index > 0 ? () => desk.edit((now) => withoutLayer(now, layer.id)) : undefined}
             />
           );
         })}
@@ -149,20 +150,9 @@ const Icon = ({ label, onPress, sign }: { label: string; onPress: () => void; si
   </button>
 );
 
-const SHEET_WORDS: Readonly<Record<Sheet['what'], string>> = {
-  board: 'Thin board',
-  cloth: 'Cloth',
-  foil: 'Foil-bubble',
-  slats: 'Slatted mat',
-  mesh: 'Mesh',
-  excluder: 'Excluder',
-  screen: 'Screen',
-  tray: 'Tray',
-};
-
 function titleOf(layer: DesignContent['layers'][number], model: BoxModel): string {
   if (layer.kind === 'sheet')
-    return `${SHEET_WORDS[layer.what]}${layer.each ? ', one each' : ''}${layer.holes.length > 0 ? `, ${layer.holes.length} hole${layer.holes.length > 1 ? 's' : ''}` : ''}`;
+    return `${sheetWords[layer.what]}${layer.each ? ', one each' : ''}${layer.holes.length > 0 ? `, ${layer.holes.length} hole${layer.holes.length > 1 ? 's' : ''}` : ''}`;
   const frames = model.frames.filter(({ bay }) => layer.bays.some(({ id }) => id === bay)).length;
   return `${layer.name || (frames > 0 ? 'Body' : 'Rim')}, ${layer.depth.mm} deep${frames > 0 ? `, ${frames} frames` : ''}`;
 }

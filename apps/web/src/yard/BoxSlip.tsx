@@ -3,9 +3,11 @@ import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
+import { BoxSection } from '../drawing/BoxSection.tsx';
 import { BoxThumb } from '../drawing/BoxThumb.tsx';
 import { BoxParts } from './BoxParts.tsx';
 import { BoxPlace } from './BoxPlace.tsx';
+import { BoxStack } from './BoxStack.tsx';
 import { ConditionForm } from './ConditionForm.tsx';
 import { History } from './History.tsx';
 import { NoteForm } from './NoteForm.tsx';
@@ -39,7 +41,10 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
           {compassPoint(place.bearing_deg)} ({Math.round(place.bearing_deg)}°)
         </p>
       )}
-      <BoxThumb design={boxView.design} width={300} height={140} />
+      <div className="grid grid-cols-2 gap-2">
+        <BoxThumb design={boxView.design} width={170} height={140} />
+        <BoxSection design={boxView.design} width={150} height={140} />
+      </div>
       <h3 className="eyebrow">Compartments</h3>
       <ul>
         {compartments.map((compartment, index) => (
@@ -81,6 +86,7 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
         </Link>
       </p>
       {isToday && <BoxPlace view={view} boxView={boxView} />}
+      {isToday && <BoxStack view={view} boxView={boxView} />}
       {isToday && <BoxParts view={view} boxView={boxView} />}
       <ConditionForm box={box} />
       {isToday && <SensorLines label={box.label} />}

@@ -22,16 +22,19 @@ export function BuildBox({ view, design: wanted }: { view: YardView; design: str
   const log = useLog();
   const [design, setDesign] = useState(wanted || (designs[0]?.id ?? ''));
   const [label, setLabel] = useState('');
-  const [stand, setStand] = useState(String(view.boxes.length + 1));
+  const [stand, setStand] = useState(() => freeStand(view));
   const [bearing, setBearing] = useState(String(sunBearing_deg(view.yard.latitude_deg)));
+  // From the press on, the box of that label is this one.
+  const [building, setBuilding] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const chosen = designs.find(({ id }) => id === design);
   const degrees = Number(bearing);
   const bearingProblem =
     bearing.trim() !== '' && degrees >= 0 && degrees < 360 ? undefined : 'A bearing is 0 to below 360°.';
-  const twice = view.boxes.some(({ box }) => box.label.toLowerCase() === label.trim().toLowerCase())
-    ? 'A box of this yard is already called that.'
-    : undefined;
+  const twice =
+    !building && view.boxes.some(({ box }) => box.label.toLowerCase() === label.trim().toLowerCase())
+      ? 'A box of this yard is already called that.'
+      : undefined;
 
   if (designs.length === 0) {
     return (
@@ -48,6 +51,7 @@ export function BuildBox({ view, design: wanted }: { view: YardView; design: str
   const build = async () => {
     if (!chosen || bearingProblem || twice || label.trim() === '') return;
     const box = newId();
+    setBuilding(true);
     const delivery = await log(`${label} built`, [
       draft('boxBuilt', { box, label: label.trim(), design, version: chosen.latest.number }),
       draft('boxPlaced', {
@@ -58,8 +62,9 @@ export function BuildBox({ view, design: wanted }: { view: YardView; design: str
         bearing_deg: degrees,
       }),
     ]);
-    if (delivery.state === 'refused') setProblems(delivery.problems);
-    else choose(box);
+    if (delivery.state !== 'refused') return choose(box);
+    setBuilding(false);
+    setProblems(delivery.problems);
   };
 
   return (
@@ -138,14 +143,24 @@ const STEP_M = 2.4;
 /** The first place of a loose grid that no box stands near, row by row from the north-west. */
 function freePlace({ boxes }: YardView): { east_m: number; north_m: number } {
   const taken = boxes.flatMap(({ box }) => box.place ?? []);
+  const isFree = (spot: { east_m: number; north_m: number }) =>
+    taken.every((each) => Math.hypot(each.east_m - spot.east_m, each.north_m - spot.north_m) > STEP_M * 0.8);
   const north = Math.max(8, ...taken.map(({ north_m }) => north_m));
+  const down = Math.floor(north / STEP_M);
+  // Below the northernmost row as far as the plan goes, then above it.
   for (let row = 0; ; row++) {
+    const north_m = row <= down ? north - row * STEP_M : north + (row - down) * STEP_M;
     for (let column = 0; column < 5; column++) {
-      const spot = { east_m: 2 + column * STEP_M, north_m: Math.max(0, north - row * STEP_M) };
-      const isFree = taken.every(
-        (each) => Math.hypot(each.east_m - spot.east_m, each.north_m - spot.north_m) > STEP_M * 0.8,
-      );
-      if (isFree || row > 40) return spot;
+      const spot = { east_m: 2 + column * STEP_M, north_m };
+      if (isFree(spot)) return spot;
     }
   }
+}
+
+/** The first number that no box of the yard stands on. */
+function freeStand({ boxes }: YardView): string {
+  const taken = new Set(boxes.map(({ box }) => box.place?.stand));
+  let stand = 1;
+  while (taken.has(String(stand))) stand += 1;
+  return String(stand);
 }

@@ -1,5 +1,13 @@
 import type { Feed } from '@yellow-cell/contract';
-import { feedUse, feedWords, plusDays, readWeight, showDay, showWeight } from '@yellow-cell/core';
+import {
+  feedUse,
+  feedWords,
+  plusDays,
+  readWeight,
+  showDay,
+  showWeight,
+  storesPerKg,
+} from '@yellow-cell/core';
 import { useState } from 'react';
 import { useMeasures, useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
@@ -11,8 +19,8 @@ export function FeedForm(props: FormProps) {
   const { boxView, compartment, view } = props;
   const { colony } = compartment;
   const ready = useReadyFrames(boxView.model.compartments[compartment.position]?.frames[0]?.format.id);
-  const week_kg = 7 * feedUse(colony ?? {}, compartment, view.constants);
   const [feed, setFeed] = useState<Feed>('syrup11');
+  const week_kg = (7 * feedUse(colony ?? {}, compartment, view.constants)) / storesPerKg(feed);
   const measures = useMeasures();
   const say = useSay();
   const [amount, setAmount] = useState(
@@ -46,7 +54,7 @@ export function FeedForm(props: FormProps) {
         value={amount}
         problem={problem}
         hint={say(
-          `${colony?.strength ? `${colony.strength.seams} seams of bees take` : 'Not counted yet, such a colony takes'} about ${week_kg.toFixed(1)} kg in a week. ${FEED_HINTS[feed] ?? ''} ${feed === 'storesFrame' ? (ready ?? '') : ''}`,
+          `${colony?.strength ? `${colony.strength.seams} seams of bees take` : 'Not counted yet, such a colony takes'} about ${week_kg.toFixed(1)} kg of it in a week. ${FEED_HINTS[feed] ?? ''} ${feed === 'storesFrame' ? (ready ?? '') : ''}`,
         )}
         onChange={({ target }) => setAmount(target.value)}
       />

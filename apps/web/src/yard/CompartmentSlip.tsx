@@ -154,9 +154,10 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
           </Fact>
         )}
         {box.place &&
-          entrances.map(({ id, opening: { side, state } }) => (
+          entrances.map(({ id, opening: { side, state, height } }) => (
             <Fact key={id} name="Entrance">
-              {side}, {state === 'open' ? '' : `${state}, `}flies{' '}
+              {side}
+              {heightWord(entrances, side, height.mm)}, {state === 'open' ? '' : `${state}, `}flies{' '}
               {compassPoint(sideBearing(box.place?.bearing_deg ?? 0, side))}
             </Fact>
           ))}
@@ -164,6 +165,17 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
       <History view={view} box={box.id} colony={colony?.id} />
     </>
   );
+}
+
+/** Two entrances of one side are told apart by which is the higher. */
+function heightWord(
+  entrances: readonly { opening: { side: string; height: { mm: number } } }[],
+  side: string,
+  height_mm: number,
+): string {
+  const same = entrances.filter(({ opening }) => opening.side === side);
+  if (same.length < 2) return '';
+  return same.some(({ opening }) => opening.height.mm < height_mm) ? ' high' : ' low';
 }
 
 function Fact({ name, children }: { name: string; children: React.ReactNode }) {

@@ -32,7 +32,7 @@ export function DueLine({ boxView, compartment, work, title, onAnswer }: DueLine
           <span className="text-soft">
             {urgency === 'overdue' && work.to < on
               ? `Overdue since ${say(showDay(work.to, on))}.`
-              : `${say(showWindow(work.from, work.to, on))}.`}
+              : `Expected ${say(showWindow(work.from, work.to, on))}.`}
           </span>
         </p>
         {isToday && (

@@ -1,4 +1,6 @@
+import { countOf, framesWithoutPlace, listOf } from '@yellow-cell/core';
 import { useState } from 'react';
+import { newId } from '../app/ids.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField } from '../parts/Field.tsx';
 import { Form, type FormProps, inColony, NoForm } from './Form.tsx';
@@ -6,6 +8,9 @@ import { Form, type FormProps, inColony, NoForm } from './Form.tsx';
 /** A whole colony into an empty compartment, of this box or of another in the yard; its history goes along. */
 export function MoveForm(props: FormProps) {
   const { view, send, onCancel } = props;
+  const slots = (props.boxView.model.compartments[props.compartment.position]?.frames ?? []).map(
+    ({ id }) => id,
+  );
   const targets = view.boxes.flatMap(({ box, compartments }) =>
     compartments
       .filter(({ colony }) => !colony)
@@ -20,10 +25,26 @@ export function MoveForm(props: FormProps) {
       </NoForm>
     );
   const { box, room } = target;
-  const move = () =>
-    send(`moved into ${box.label} ${room.name}`, [
-      draft('colonyMoved', { ...inColony(props), toBox: box.id, bays: [...room.bays] }),
+  const { colony } = props.compartment;
+  const out = colony
+    ? framesWithoutPlace({ designs: view.designs, yards: NO_YARDS }, view.state, colony, {
+        from: props.boxView.box,
+        to: box,
+        bays: room.bays,
+      })
+    : [];
+  const numbers = out.map(({ slot }) => slots.indexOf(slot) + 1);
+  const move = () => {
+    const left = out.flatMap(({ slot, known }) => (known ? [] : [{ frame: newId(), slot }]));
+    return send(`moved into ${box.label} ${room.name}`, [
+      draft('colonyMoved', {
+        ...inColony(props),
+        toBox: box.id,
+        bays: [...room.bays],
+        ...(left.length > 0 ? { left } : {}),
+      }),
     ]);
+  };
   return (
     <Form save="Moved" onSave={() => void move()} onCancel={onCancel}>
       <SelectField
@@ -38,6 +59,15 @@ export function MoveForm(props: FormProps) {
           </option>
         ))}
       </SelectField>
+      {out.length > 0 && (
+        <p className="mb-2 rounded bg-glow px-2 py-1">
+          {countOf(out.length, 'frame finds', 'frames find')} no place there (too many, too long or too deep):
+          number {listOf(numbers.map(String))} from the left. They stay out, and are kept as out.
+        </p>
+      )}
     </Form>
   );
 }
+
+/** The frames alone are asked about: no yard is named. */
+const NO_YARDS: ReadonlySet<string> = new Set();

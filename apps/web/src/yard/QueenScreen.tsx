@@ -1,5 +1,5 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import type { Queen, QueenStory } from '@yellow-cell/contract';
+import type { QueenStory, Relative } from '@yellow-cell/contract';
 import { dayOf, daysBetween, fateWords, showDay } from '@yellow-cell/core';
 import { Link, useParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
@@ -127,25 +127,50 @@ function Fact({ name, children }: { name: string; children: React.ReactNode }) {
   );
 }
 
-function Family({ title, queens }: { title: string; queens: readonly Queen[] }) {
+/** Those that live, then by what became of them. */
+function groupsOf(queens: readonly Relative[]): [string, Relative[]][] {
+  const groups = new Map<string, Relative[]>();
+  for (const each of queens) {
+    const { gone } = each.queen;
+    const what = !gone ? 'living' : gone.to === 'lost' ? 'lost' : fateWords[gone.to];
+    groups.set(what, [...(groups.get(what) ?? []), each]);
+  }
+  return [...groups].sort(([a], [b]) => Number(b === 'living') - Number(a === 'living'));
+}
+
+function Family({ title, queens }: { title: string; queens: readonly Relative[] }) {
   if (queens.length === 0) return null;
   return (
     <>
       <h2 className="eyebrow">
         {title} <span className="font-normal text-soft">{queens.length}</span>
       </h2>
-      <ul className="max-h-72 overflow-y-auto">
-        {queens.map((queen) => (
-          <li key={queen.id} className="row-line">
-            <Link className="flex items-center gap-2 underline" to={`/queen/${queen.id}`}>
-              <QueenMark queen={queen} /> {queenName(queen)}
-            </Link>
-            <span className="text-sm text-soft">
-              {queen.gone ? (queen.gone.to === 'lost' ? 'lost' : fateWords[queen.gone.to]) : 'here'}
-            </span>
-          </li>
+      <div className="max-h-72 overflow-y-auto">
+        {groupsOf(queens).map(([what, group]) => (
+          <div key={what}>
+            <h3 className="mt-1 text-sm text-soft">
+              {what} {group.length}
+            </h3>
+            <ul>
+              {group.map(({ queen, place, pattern_pct }) => (
+                <li key={queen.id} className="row-line">
+                  <Link className="flex items-center gap-2 underline" to={`/queen/${queen.id}`}>
+                    <QueenMark queen={queen} /> {place ?? queenName(queen)}
+                  </Link>
+                  <span className="text-sm text-soft">
+                    {[
+                      place && (queen.name ?? queen.mark?.number) ? queenName(queen) : '',
+                      pattern_pct === null ? '' : `${pattern_pct} %`,
+                    ]
+                      .filter(Boolean)
+                      .join(', ')}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </div>
         ))}
-      </ul>
+      </div>
     </>
   );
 }

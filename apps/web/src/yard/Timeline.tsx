@@ -143,14 +143,14 @@ export function Timeline({ attempt, compartment, weather, constants, on }: Timel
         })}
         {day >= 0 && (
           <g>
-            <line x1={at(on)} x2={at(on)} y1={16} y2={LINE + 24} stroke="var(--danger)" strokeWidth={1.5} />
+            <line x1={at(on)} x2={at(on)} y1={16} y2={LINE + 24} stroke="var(--ink)" strokeWidth={1.5} />
             <text
               x={Math.min(Math.max(at(on), 24), width - 24)}
               y={12}
               fontSize={12}
               fontWeight={700}
               textAnchor="middle"
-              fill="var(--danger)"
+              fill="var(--ink)"
             >
               day {day}
             </text>

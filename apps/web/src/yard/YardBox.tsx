@@ -2,7 +2,7 @@ import { type Compartment, isEntrance, roleSign, showDay, statusLine } from '@ye
 import type { KeyboardEvent, MouseEvent } from 'react';
 import { useSay } from '../app/units.ts';
 import { BoxShapes } from '../drawing/BoxShapes.tsx';
-import { centreOf, rectOf, standing } from '../drawing/place.ts';
+import { centreOf, rectOf, type SheetRect, standing } from '../drawing/place.ts';
 import { SharedSign, StatusSign } from '../drawing/StatusSign.tsx';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, CompartmentView } from './useYard.ts';
@@ -62,7 +62,7 @@ export function YardBox({ view, at, under = [] }: YardBoxProps) {
         {compartments.map((compartment, index) => {
           const room = model.compartments[index];
           if (!room) return null;
-          const area = placing.rect(rectOf(room.x, room.block.y));
+          const area = shareOf(placing.rect(rectOf(room.x, room.block.y)), model.compartments, index);
           return (
             <Room
               key={compartment.position}
@@ -88,6 +88,14 @@ export function YardBox({ view, at, under = [] }: YardBoxProps) {
       </text>
     </g>
   );
+}
+
+/** Rooms one above another lie on the same spot of the map: each has its share of it, the lowest nearest the front. */
+function shareOf(area: SheetRect, rooms: readonly Compartment[], index: number): SheetRect {
+  const [from, to] = rooms[index]?.x ?? [0, 0];
+  const stacked = rooms.flatMap(({ x }, other) => (x[0] < to && from < x[1] ? [other] : []));
+  const height = area.height / stacked.length;
+  return { ...area, y: area.y + area.height - (stacked.indexOf(index) + 1) * height, height };
 }
 
 interface RoomProps {

@@ -1,5 +1,6 @@
 import type { EventKind, LogEvent, Payload } from '@yellow-cell/contract';
 import {
+  boardNames,
   capital,
   cellsToWords,
   compassPoint,
@@ -10,6 +11,7 @@ import {
   fateWords,
   feedWords,
   holdsWords,
+  layerName,
   purposeWords,
   roles,
   showDay,
@@ -33,7 +35,8 @@ export function eventLine(event: Pick<LogEvent, 'kind' | 'payload' | 'zone'>, na
 const labelOf = ({ boxes }: Names, id: string): string => boxes.get(id)?.label ?? 'another box';
 
 const lines: { [K in EventKind]: (payload: Payload<K>, names: Names, zone: string) => string } = {
-  boxBuilt: ({ label }) => `Built as ${label}`,
+  boxBuilt: ({ label, of }, names) =>
+    `Built as ${label}${of ? `, of a body of ${labelOf(names, of.box)}` : ''}`,
   boxPlaced: ({ stand, bearing_deg }) =>
     `Placed on stand ${stand}, front to the ${compassPoint(bearing_deg)}`,
   boxStacked: ({ onto }, names) => (onto ? `Set on ${labelOf(names, onto)}` : 'Taken down from its stack'),
@@ -42,6 +45,14 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names, zone: strin
   buildTicked: ({ step, done }) => `Build: ${step} ${done ? 'done' : 'taken back'}`,
   boxInspected: ({ condition, missing }) =>
     `Looked at: ${conditionWords[condition]}${missing ? `, missing ${missing}` : ''}`,
+  layerPut: ({ layer, from }, names) =>
+    `${layerName(layer)} put on${from ? `, from ${labelOf(names, from)}` : ''}`,
+  layerTaken: ({ to }, names) =>
+    to ? `A part of the stack set on ${labelOf(names, to.box)}` : 'A part of the stack taken off',
+  floorSet: ({ floor }) => `Floor exchanged: ${floor.kind}`,
+  roofSet: ({ roof }) => `Roof exchanged: ${roof.kind}`,
+  cheeksSet: ({ cheeks }) => (cheeks ? 'Cheeks put in' : 'Cheeks taken out'),
+  boardAdded: ({ board }) => `${boardNames[board.kind]} put in`,
   dividerSet: ({ stands }) => (stands ? 'Divider set' : 'Divider pulled'),
   boardMoved: () => 'Board moved to another place',
   boardPlaced: ({ at_mm }) => `Board set by hand at ${Math.round(at_mm)} mm`,

@@ -1,14 +1,30 @@
 import { z } from 'zod';
 import { EntranceState } from '../compute.ts';
-import { Hole, Slot } from '../layer.ts';
+import { Floor, Roof } from '../design.ts';
+import { Board, Body, Hole, Sheet, Slot } from '../layer.ts';
 import { Id, name, PartId, text, wholeNumber } from '../primitives.ts';
 import { Role } from '../status.ts';
 import { Condition } from '../workshop.ts';
 import { count } from './where.ts';
 
+export const Layer = z.discriminatedUnion('kind', [Body, Sheet]);
+export type Layer = z.infer<typeof Layer>;
+/** How many layers stand below, from the floor. */
+const place = wholeNumber(0).max(20, 'At most 20 layers make a stack.');
+/** Bees that are parted from their colony by it are this colony from then on. */
+const parted = Id.optional();
+
 /** What happens to a box itself: where it stands, and how its parts stand against its design. */
 export const boxEvents = {
-  boxBuilt: z.strictObject({ box: Id, label: name(20), design: Id, version: wholeNumber(1) }),
+  boxBuilt: z.strictObject({
+    box: Id,
+    label: name(20),
+    design: Id,
+    version: wholeNumber(1),
+    /** Made of layers of another box, with all that is in them, on the floor and under the roof of its design. */
+    of: z.strictObject({ box: Id, layers: z.array(PartId).min(1).max(20) }).optional(),
+    parted,
+  }),
   /** Put somewhere, moved, or turned. */
   boxPlaced: z.strictObject({
     box: Id,
@@ -29,6 +45,29 @@ export const boxEvents = {
   buildTicked: z.strictObject({ box: Id, step: name(40), done: z.boolean() }),
   /** What a box is like: its finish, its condition, what is missing of it. */
   boxInspected: z.strictObject({ box: Id, finish: text(80), condition: Condition, missing: text(200) }),
+  /** A body, rim, excluder, cover, screen or tray put on, `at` so many layers from the floor; new, or one that lay off at a box. */
+  layerPut: z.strictObject({ box: Id, layer: Layer, at: place, from: Id.optional() }),
+  /** Taken off, to lie beside the box; or onto another box, with its frames, bees and queen. */
+  layerTaken: z.strictObject({
+    box: Id,
+    layer: PartId,
+    to: z.strictObject({ box: Id, at: place }).optional(),
+    parted,
+  }),
+  /** The floor, or the roof, exchanged for another. */
+  floorSet: z.strictObject({ box: Id, floor: Floor }),
+  roofSet: z.strictObject({ box: Id, roof: Roof }),
+  /** Boards put in across the ends of a body, or taken out. */
+  cheeksSet: z.strictObject({ box: Id, body: PartId, cheeks: Body.shape.cheeks }),
+  /** A follower, dummy or divider put into a body that was drawn without it: its place and new bay as of a board set by hand. */
+  boardAdded: z.strictObject({
+    box: Id,
+    body: PartId,
+    board: Board,
+    at_mm: z.number().min(0).max(3_000),
+    framesLeft: count('Frames left of the board', 100),
+    bay: PartId,
+  }),
   /** A divider, follower or dummy of the design pulled, or set back into its place. */
   dividerSet: z.strictObject({ box: Id, board: PartId, stands: z.boolean() }),
   /** A follower, dummy or divider set into another groove of its body. */

@@ -33,7 +33,16 @@ export const colonyEvents = {
   failed: z.strictObject({ ...ofAttempt, reason: FailReason }),
   combined: z.strictObject({ ...inColony, intoBox: Id, into: Id }),
   /** The whole colony into an empty compartment of another box, or of its own. */
-  colonyMoved: z.strictObject({ ...inColony, toBox: Id, bays: z.array(PartId).min(1) }),
+  colonyMoved: z.strictObject({
+    ...inColony,
+    toBox: Id,
+    bays: z.array(PartId).min(1),
+    /** Frames of which nothing is told yet that find no place there, by the slot that they stood in: they stay out. */
+    left: z
+      .array(z.strictObject({ frame: Id, slot: PartId }))
+      .max(40)
+      .optional(),
+  }),
   /** How strong they are: seams of bees, seen from above, or frames with brood, or both. */
   strengthSeen: z
     .strictObject({

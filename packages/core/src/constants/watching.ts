@@ -98,11 +98,11 @@ export const watchingConstants = {
   ),
   openTo_d: constant(3, 'days from shutting', 'Rules that raise work', [1, 7], 'Last good day to open it'),
   feedUse_kgDay: constant(
-    0.15,
+    0.11,
     'kg a day',
     'Giving cells',
     [0.02, 1],
-    'Feed that a kilogram of bees takes; a small colony not yet counted is taken for one',
+    'Stores that a kilogram of bees uses; a small colony not yet counted is taken for one',
   ),
   feedLate_d: constant(3, 'days', 'Our estimate', [0, 14], 'Days after that until it is late'),
   grounded_d: constant(

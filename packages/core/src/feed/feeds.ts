@@ -1,3 +1,5 @@
+import type { Feed } from '@yellow-cell/contract';
+
 /** Syrup by its sugar to water, by weight: kilograms of it, and of the sugar in it, to a litre (handbook 7, frame by frame). */
 export const SYRUPS = {
   syrup11: { kgPerLitre: 1.24, sugar_kgPerLitre: 0.62 },
@@ -23,3 +25,6 @@ export const STORES_OF = {
   patty: 0.6,
   storesFrame: 1,
 } as const;
+
+/** What a kilogram of a feed comes to as stores, in kg: a patty is no syrup. */
+export const storesPerKg = (feed: Feed): number => STORES_OF[feed === 'drySugar' ? 'sugar' : feed];

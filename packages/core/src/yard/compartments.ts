@@ -51,9 +51,13 @@ export interface StandingCompartment {
   takenForAnother: boolean;
 }
 
-/** The box as it was drawn, with the places for boards that were added by hand since. */
+/** What a box was built from. */
+export const versionOf = (designs: Designs, box: BoxState): DesignContent | undefined =>
+  designs.get(box.design)?.versions.find(({ number }) => number === box.version)?.content;
+
+/** The box as it was drawn, or its stack as it was changed since, with the places for boards that were added by hand since. */
 export function drawnDesign(designs: Designs, box: BoxState): DesignContent | undefined {
-  const drawn = designs.get(box.design)?.versions.find(({ number }) => number === box.version)?.content;
+  const drawn = box.changed ?? versionOf(designs, box);
   const { places = [] } = box;
   return drawn && places.length > 0
     ? keptFor(drawn, JSON.stringify(places), () => withHandPlaces(drawn, places))

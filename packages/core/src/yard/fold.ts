@@ -1,6 +1,7 @@
-import type { LogEvent } from '@yellow-cell/contract';
+import type { Entry, LogEvent } from '@yellow-cell/contract';
+import { kindVersionOf } from '@yellow-cell/contract/subjects';
 import { type Day, dayAt } from '../calendar/days.ts';
-import { defaultConstants } from '../constants/registry.ts';
+import { type Constants, defaultConstants } from '../constants/registry.ts';
 import { clockProblem } from './entryProblem.ts';
 import { effective } from './order.ts';
 import type { Known, YardState } from './state.ts';
@@ -50,18 +51,7 @@ export function foldOn(
   asOf?: Day,
   constants = defaultConstants,
 ): YardState {
-  const telling: Telling = {
-    known,
-    constants,
-    boxes: new Map(state.boxes),
-    colonies: new Map(state.colonies),
-    attempts: new Map(state.attempts),
-    queens: new Map(state.queens),
-    frames: new Map(state.frames),
-    rounds: new Map(state.rounds),
-    weather: new Map([...state.weather].map(([yard, days]) => [yard, new Map(days)])),
-    trials: new Map(state.trials),
-  };
+  const telling = tellingFrom(state, known, constants);
   const story = [...state.story];
   const toSettle = [...state.toSettle];
   for (const { event, on } of dated) {
@@ -72,6 +62,44 @@ export function foldOn(
   }
   const { known: _, constants: __, ...told } = telling;
   return { ...told, story, toSettle };
+}
+
+const tellingFrom = (state: YardState, known: Known, constants: Constants): Telling => ({
+  known,
+  constants,
+  boxes: new Map(state.boxes),
+  colonies: new Map(state.colonies),
+  attempts: new Map(state.attempts),
+  queens: new Map(state.queens),
+  frames: new Map(state.frames),
+  rounds: new Map(state.rounds),
+  weather: new Map([...state.weather].map(([yard, days]) => [yard, new Map(days)])),
+  trials: new Map(state.trials),
+});
+
+/** The state as it would be after something that is only thought of yet, or why that cannot be. */
+export function stateAfter(
+  state: YardState,
+  known: Known,
+  act: Pick<Entry, 'kind' | 'payload'>,
+  on: Day,
+  constants = defaultConstants,
+): YardState | string {
+  const telling = tellingFrom(state, known, constants);
+  const entry = {
+    ...act,
+    id: 'thought',
+    kindVersion: kindVersionOf(act.kind),
+    occurredAt: `${on}T12:00:00.000Z`,
+    zone: 'UTC',
+    person: '',
+    device: '',
+    deviceSeq: 0,
+  } as Entry;
+  const sentence = tell(telling, entry, on);
+  if (sentence !== undefined) return sentence;
+  const { known: _, constants: __, ...told } = telling;
+  return { ...state, ...told };
 }
 
 const nothing: YardState = {

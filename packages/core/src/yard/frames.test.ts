@@ -169,7 +169,7 @@ describe('a colony that moves', () => {
     expect(state.queens.get('q')).toMatchObject({ box: 'box-2', sightings: [{ on: day(3), slot: slot(4) }] });
   });
 
-  it('takes those of its whole compartment along, where a divider is out; those beyond the new places lose their identity', () => {
+  it('takes those of its whole compartment along, where a divider is out; those that find no place there stay out, and are kept as out', () => {
     const [left] = threeWayDesign().versions.flatMap(({ content }) =>
       bodiesOf(content).flatMap((body) => body.boards.map(({ id }) => id)),
     );
@@ -184,7 +184,7 @@ describe('a colony that moves', () => {
     const state = fold(known, story);
     expect(state.toSettle).toEqual([]);
     expect(state.frames.get('f')?.at).toEqual({ box: 'box-2', slot: slot(5) });
-    expect(state.frames.has('g')).toBe(false);
+    expect(state.frames.get('g')).toMatchObject({ at: null, out: { from: place(3), purpose: 'other' } });
   });
 
   it('within its own box too, and its old place holds other frames from then on', () => {

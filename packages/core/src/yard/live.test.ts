@@ -170,7 +170,7 @@ describe('feed and strips', () => {
       workOf(fold(known, all, day), 'colony-2').map(({ kind, expected }) => [kind, expected]);
     expect(due(events, '2026-05-26')).toEqual(
       expect.arrayContaining([
-        ['refillFeed', '2026-05-31'],
+        ['refillFeed', '2026-05-30'],
         ['stripsOut', '2026-07-06'],
       ]),
     );

@@ -7,6 +7,8 @@ export async function up(db: Kysely<unknown>): Promise<void> {
       alter table due_state
         add column key text not null default '',
         drop constraint due_state_pkey,
-        add primary key (breeder_id, box_id, position, kind, key);`)
+        add primary key (breeder_id, box_id, position, kind, key);
+      -- How the brood of an attempt was scored last: relatives of a queen are told apart by it.
+      alter table attempt_state add column pattern_pct double precision;`)
     .execute(db);
 }

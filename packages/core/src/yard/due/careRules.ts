@@ -2,6 +2,7 @@ import type { Colony } from '@yellow-cell/contract';
 import { dayOf, plusDays } from '../../calendar/days.ts';
 import { showDay, showTime } from '../../calendar/showDay.ts';
 import type { Constants } from '../../constants/registry.ts';
+import { storesPerKg } from '../../feed/feeds.ts';
 import { capital, countOf } from '../../say/words.ts';
 import type { StandingCompartment } from '../compartments.ts';
 import { feedWords, troubleWords } from '../statusWords.ts';
@@ -39,7 +40,7 @@ const refillFeed: Rule = {
     if (!colony.fed) return undefined;
     const { on, feed, amount_kg } = colony.fed;
     const use_kg = feedUse(colony, compartment, constants);
-    const lasts = Math.max(1, Math.round(amount_kg / use_kg));
+    const lasts = Math.max(1, Math.round((amount_kg * storesPerKg(feed)) / use_kg));
     return {
       from: plusDays(on, lasts),
       expected: plusDays(on, lasts),
@@ -56,7 +57,7 @@ const refillFeed: Rule = {
 
 /** Fewer bees than a seam's half eat as little. */
 const LEAST_SEAMS = 0.5;
-/** What a colony takes in a day, in kg: by its bees where they were counted on combs, else as a kilogram of them. */
+/** Stores that a colony uses in a day, in kg: by its bees where they were counted on combs, else as a kilogram of them. */
 export function feedUse(
   { strength }: Pick<Colony, 'strength'>,
   { seam_kg }: Pick<StandingCompartment, 'seam_kg'>,

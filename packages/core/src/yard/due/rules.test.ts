@@ -52,12 +52,17 @@ describe('rules that raise work', () => {
   it('feed lasts by the bees that eat it, once they are counted', () => {
     const fed = told('fed', day(5), { ...IN, feed: 'syrup11', amount_kg: 0.9 });
     const seams = (count: number) => told('strengthSeen', day(4), { ...IN, seams: count });
-    // 0.15 kg a day for a kilogram of bees; a seam of a Langstroth deep is 0.259 kg (handbook 5).
-    expect(raised([fed], 'refillFeed')).toMatchObject({ from: day(11) });
-    expect(raised([seams(2), fed], 'refillFeed')).toMatchObject({ from: day(17) });
-    expect(raised([seams(8), fed], 'refillFeed')).toMatchObject({ from: day(8) });
+    // 0.11 kg of stores a day for a kilogram of bees; a seam of a Langstroth deep is 0.259 kg (handbook 5); 0.9 kg of
+    // syrup 1:1 come to 0.495 kg of stores.
+    expect(raised([fed], 'refillFeed')).toMatchObject({ from: day(10) });
+    expect(raised([seams(2), fed], 'refillFeed')).toMatchObject({ from: day(14) });
+    expect(raised([seams(8), fed], 'refillFeed')).toMatchObject({ from: day(7) });
+    // A kilogram of patty is less sugar than one of syrup 2:1.
+    const of = (feed: 'patty' | 'syrup21') =>
+      raised([told('fed', day(5), { ...IN, feed, amount_kg: 2 })], 'refillFeed')?.from;
+    expect([of('patty'), of('syrup21')]).toEqual([day(16), day(18)]);
     // None seen, or no comb to count them on: a figure all the same, never a day without end.
-    expect(raised([seams(0), fed], 'refillFeed')).toMatchObject({ from: day(51) });
+    expect(raised([seams(0), fed], 'refillFeed')).toMatchObject({ from: day(40) });
     const strength = { on: day(4), seams: 3 };
     expect(feedUse({ strength }, { seam_kg: 0 }, defaultConstants)).toBe(defaultConstants.feedUse_kgDay);
   });

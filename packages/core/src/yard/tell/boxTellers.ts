@@ -7,7 +7,8 @@ import type { Day } from '../../calendar/days.ts';
 import { designOf, drawnDesign, livingIn } from '../compartments.ts';
 import { regroup, settleRooms } from '../regroup.ts';
 import { withBay } from '../roomsOf.ts';
-import { ofBox, present, standingBox, type Tellers, type Telling } from './telling.ts';
+import { madeOf } from './stackTellers.ts';
+import { ofBox, present, standingBox, type Tellers, type Telling, wholly } from './telling.ts';
 
 type BoxKind =
   | 'boxBuilt'
@@ -31,15 +32,23 @@ type BoxKind =
 const WEIGHTS_KEPT = 8;
 
 export const boxTellers: Tellers<BoxKind> = {
-  boxBuilt({ boxes, known }, { payload }, on) {
+  boxBuilt(telling, { payload }, on) {
+    const { boxes, known } = telling;
     if (boxes.has(payload.box)) return `Box ${payload.label} was already built.`;
     const design = known.designs.get(payload.design);
     if (!design) return `Box ${payload.label} names a design that does not exist.`;
     if (!design.versions.some(({ number }) => number === payload.version))
       return `“${design.name}” has no version ${payload.version}.`;
-    const { box: id, ...rest } = payload;
-    boxes.set(id, { id, ...rest, builtOn: on });
-    return undefined;
+    const { box: id, of, parted, ...rest } = payload;
+    const box: BoxState = { id, ...rest, builtOn: on };
+    if (!of) {
+      boxes.set(id, box);
+      return undefined;
+    }
+    return wholly(telling, () => {
+      boxes.set(id, box);
+      return madeOf(telling, box, of, on, parted);
+    });
   },
 
   boxPlaced(telling, { payload: { box: id, ...spot } }, on) {

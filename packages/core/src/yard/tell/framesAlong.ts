@@ -1,7 +1,9 @@
-import type { BoxState, Colony, Queen } from '@yellow-cell/contract';
-import { baysOf } from '../../box/stack.ts';
-import { drawnDesign } from '../compartments.ts';
-import { compartmentsNow } from '../regroup.ts';
+import type { BoxState, Colony, Format, Frame, Queen } from '@yellow-cell/contract';
+import { deriveBox } from '../../box/model.ts';
+import { bodiesOf } from '../../box/stack.ts';
+import type { Day } from '../../calendar/days.ts';
+import { designOf, drawnDesign } from '../compartments.ts';
+import type { Known, YardState } from '../state.ts';
 import { queensIn } from './queensIn.ts';
 import { present, type Telling } from './telling.ts';
 
@@ -14,29 +16,89 @@ export function forgetFrames(telling: Telling, box: BoxState, bays: readonly str
   if (box.emptySlots) telling.boxes.set(box.id, { ...box, emptySlots: left });
 }
 
-/** Places for frames in some bays, in order from x = 0. */
-function slotsIn({ known }: Telling, box: BoxState, bays: readonly string[]): string[] {
-  const drawn = drawnDesign(known.designs, box);
-  return (drawn ? baysOf(drawn) : []).flatMap(({ id, frames }) =>
-    bays.includes(id) ? frames.map((slot) => slot.id) : [],
-  );
+interface Place {
+  slot: string;
+  format: Format | undefined;
 }
 
+/** Places for frames in some bays, in order from x = 0, with what frames they are cut for. */
+function placesIn({ known }: Pick<Telling, 'known'>, box: BoxState, bays: readonly string[]): Place[] {
+  const drawn = drawnDesign(known.designs, box);
+  return (drawn ? bodiesOf(drawn) : []).flatMap((body) =>
+    body.bays.flatMap(({ id, frames, format }) =>
+      bays.includes(id) ? frames.map((slot) => ({ slot: slot.id, format: format ?? body.format })) : [],
+    ),
+  );
+}
+const slotsIn = (telling: Pick<Telling, 'known'>, box: BoxState, bays: readonly string[]): string[] =>
+  placesIn(telling, box, bays).map(({ slot }) => slot);
+
+/** Frames hang where their top bar is as long, and the body as deep, as they are; nearer than this is the same. */
+const SAME_BAR_MM = 3;
+const hangsIn = (frame: Format | undefined, place: Format | undefined): boolean =>
+  frame === undefined ||
+  place === undefined ||
+  (Math.abs(frame.topBar_mm - place.topBar_mm) <= SAME_BAR_MM &&
+    frame.depth_mm <= place.depth_mm + SAME_BAR_MM);
+
+interface Move {
+  from: BoxState;
+  to: BoxState;
+  bays: readonly string[];
+}
+
+/** Where each place of a colony's room comes to in its order; undefined where nothing fits it. */
+function placesAlong(
+  telling: Pick<Telling, 'known'>,
+  colony: Colony,
+  { from, to, bays }: Move,
+): { slot: string; to: string | undefined }[] {
+  const design = designOf(telling.known.designs, from);
+  const home =
+    design &&
+    deriveBox(design).compartments.find((each) => each.bays.some((bay) => colony.home.includes(bay)));
+  const after = placesIn(telling, to, bays);
+  return placesIn(telling, from, home?.bays ?? colony.home).map(({ slot, format }, index) => {
+    const place = after[index];
+    return { slot, to: place && hangsIn(format, place.format) ? place.slot : undefined };
+  });
+}
+
+/** The slots of a colony whose frames would find no place where it moves: too many, too long or too deep. */
+export const framesWithoutPlace = (
+  known: Known,
+  { frames }: Pick<YardState, 'frames'>,
+  colony: Colony,
+  move: Move,
+): { slot: string; known: boolean }[] =>
+  placesAlong({ known }, colony, move).flatMap(({ slot, to }) =>
+    to !== undefined || (move.from.emptySlots ?? []).includes(slot)
+      ? []
+      : [
+          {
+            slot,
+            known: [...frames.values()].some(({ at }) => at?.box === move.from.id && at.slot === slot),
+          },
+        ],
+  );
+
 /**
- * The frames of a colony's compartment and its queens go along to the box it moves to: the frames in their order, of
- * which those beyond its places lose their identity; places that stood empty, and those beyond its frames, are empty there.
+ * The frames of a colony's room and its queens go along to the box it moves to, in their order; those that find no
+ * place stay out. Places that stood empty, and those beyond its frames, are empty there.
  */
 export function takeAlong(
   telling: Telling,
   colony: Colony,
-  { from, to, bays }: { from: BoxState; to: BoxState; bays: readonly string[] },
+  move: Move,
+  on: Day,
+  left: readonly { frame: string; slot: string }[] = [],
 ): void {
-  const home = compartmentsNow(telling, from).find((each) =>
-    each.bays.some((bay) => colony.home.includes(bay)),
-  );
-  const before = slotsIn(telling, from, home?.bays ?? colony.home);
+  const { from, to, bays } = move;
+  const along = placesAlong(telling, colony, move);
+  const before = along.map(({ slot }) => slot);
   const after = slotsIn(telling, to, bays);
-  const placeFor = (slot: string): string | undefined => after[before.indexOf(slot)];
+  const taken = new Set(along.flatMap((each) => each.to ?? []));
+  const placeFor = (slot: string): string | undefined => along.find((each) => each.slot === slot)?.to;
   const moving = [...telling.frames.values()].filter(
     ({ at }) => at?.box === from.id && before.includes(at.slot),
   );
@@ -44,14 +106,25 @@ export function takeAlong(
     ...(from.emptySlots ?? [])
       .filter((slot) => before.includes(slot))
       .flatMap((slot) => placeFor(slot) ?? []),
-    ...after.slice(before.length),
+    ...after.filter((slot) => !taken.has(slot)),
   ];
+  const stayOut = (frame: Frame, slot: string): void => {
+    telling.frames.set(frame.id, {
+      ...frame,
+      at: null,
+      since: on,
+      out: { from: { box: from.id, slot }, on, purpose: 'other', turned: frame.turned },
+    });
+  };
   forgetFrames(telling, to, bays);
   for (const frame of moving) {
     const slot = frame.at && placeFor(frame.at.slot);
     if (slot) telling.frames.set(frame.id, { ...frame, at: { box: to.id, slot } });
-    else telling.frames.delete(frame.id);
+    else if (frame.at) stayOut(frame, frame.at.slot);
   }
+  for (const { frame, slot } of left)
+    if (!telling.frames.has(frame) && before.includes(slot))
+      stayOut({ id: frame, at: null, since: on, turned: false }, slot);
   for (const [id, add, gone] of [
     [from.id, [], before],
     [to.id, empty, after],

@@ -218,7 +218,7 @@ export const statusTellers: Tellers<StatusKind> = {
       ({ id, home }) => id !== colony.id && home.some((bay) => payload.bays.includes(bay)),
     );
     if (there) return `That compartment of box ${to.label} already holds bees: combine them instead.`;
-    if (from) takeAlong(telling, colony, { from, to, bays: payload.bays });
+    if (from) takeAlong(telling, colony, { from, to, bays: payload.bays }, on, payload.left);
     const { queenIn: _, ...goes } = colony;
     telling.colonies.set(colony.id, { ...goes, box: to.id, bays: payload.bays, home: payload.bays });
     for (const box of new Set([from?.id ?? to.id, to.id])) {

@@ -6,11 +6,13 @@ import { careTellers } from './careTellers.ts';
 import { frameTellers } from './frameTellers.ts';
 import { queenTellers } from './queenTellers.ts';
 import { seasonTellers } from './seasonTellers.ts';
+import { stackTellers } from './stackTellers.ts';
 import { statusTellers } from './statusTellers.ts';
 import type { Tellers, Telling } from './telling.ts';
 
 const tellers: Tellers<EventKind> = {
   ...boxTellers,
+  ...stackTellers,
   ...statusTellers,
   ...careTellers,
   ...queenTellers,

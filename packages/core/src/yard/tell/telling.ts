@@ -99,6 +99,19 @@ export function livingColony(
   return colony;
 }
 
+/** Tells something of several steps whole or not at all: where a step cannot be, all is as it was before. */
+export function wholly(telling: Telling, tellIt: () => string | undefined): string | undefined {
+  const { boxes, colonies, queens, frames } = telling;
+  const before = [boxes, colonies, queens, frames].map((map) => [...map]);
+  const sentence = tellIt();
+  if (sentence !== undefined)
+    [boxes, colonies, queens, frames].forEach((map, index) => {
+      map.clear();
+      for (const [id, value] of before[index] ?? []) (map as Map<string, unknown>).set(id, value);
+    });
+  return sentence;
+}
+
 /** The colony with its queen, or cell, known to be in the room of a bay, where one is named that it lives in. */
 export const inRoom = (colony: Colony, bay: string | undefined): Colony =>
   bay !== undefined && colony.bays.includes(bay) ? { ...colony, queenIn: bay } : colony;

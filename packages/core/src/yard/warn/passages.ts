@@ -102,7 +102,7 @@ function givenBy(change: BoxChange): Given[] {
 }
 
 /** Spaces are called as the yard calls their compartment, not by their ids. */
-function namesAfter(
+export function namesAfter(
   state: YardState,
   designs: Designs,
   box: BoxState,
@@ -120,11 +120,11 @@ function namesAfter(
     );
 }
 
-const passageWarnings = (design: DesignContent, living: ReachQuestion['occupants']): ReachWarning[] =>
+export const passageWarnings = (design: DesignContent, living: ReachQuestion['occupants']): ReachWarning[] =>
   reach(reachQuestionOf(deriveBox(design), living)).warnings;
 
 /** Warnings that are not so already: groups are named by their spaces, which a divider changes, so they are counted by kind. */
-function beyond(after: readonly ReachWarning[], before: readonly ReachWarning[]): ReachWarning[] {
+export function beyond(after: readonly ReachWarning[], before: readonly ReachWarning[]): ReachWarning[] {
   const same = (a: ReachWarning, b: ReachWarning): boolean =>
     a.kind === b.kind && a.spaces.join() === b.spaces.join();
   const left = after.filter((warning) => !before.some((each) => same(each, warning)));
@@ -136,7 +136,7 @@ function beyond(after: readonly ReachWarning[], before: readonly ReachWarning[])
   });
 }
 
-function occupants(
+export function occupants(
   { colonies }: YardState,
   design: DesignContent,
   box: BoxState,

@@ -1,4 +1,5 @@
 import type { BoxState, EventKind, Payload } from '@yellow-cell/contract';
+import { effectWarnings } from './effects.ts';
 import { frameWarnings } from './frames.ts';
 import { combiningWarnings, mixingWarnings } from './joining.ts';
 import { type BoxChange, changeWarnings } from './passages.ts';
@@ -15,6 +16,7 @@ export const warningsOf = (situation: Situation, act: Act): Warning[] => [
   ...roleWarnings(situation, act),
   ...timeWarnings(situation, act),
   ...ownWarnings(situation, act),
+  ...effectWarnings(situation, act),
 ];
 
 function ownWarnings(situation: Situation, act: Act): Warning[] {
@@ -37,6 +39,20 @@ function ownWarnings(situation: Situation, act: Act): Warning[] {
         ...(box && !there ? readinessWarnings(box, situation) : []),
         ...(there && giver ? mixingWarnings(situation, there, giver) : []),
       ];
+    }
+    case 'coverSet': {
+      const { box, colony, on } = act.payload;
+      const open = [...state.colonies.values()].find(
+        (each) => each.box === box && each.id !== colony && !each.ended && each.coverOffOn,
+      );
+      return !on && open
+        ? [
+            {
+              sentence:
+                'Another cover of this box is off: two open at once, and bees or a queen cross over. Put that one back first.',
+            },
+          ]
+        : [];
     }
     case 'colonyMoved': {
       const box = state.boxes.get(act.payload.toBox);

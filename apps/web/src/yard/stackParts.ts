@@ -1,0 +1,59 @@
+import type { Board, Body, DesignContent, Sheet } from '@yellow-cell/contract';
+import { bodiesOf, coverSheet, EXCLUDER_SLOT_MM, emptyBody, MESH_MM, tightBoard } from '@yellow-cell/core';
+import { newId } from '../app/ids.ts';
+
+type Layer = DesignContent['layers'][number];
+
+/** Depth of a feeder rim, in mm, and of what lies flat. */
+const RIM_MM = 60;
+const GRID_MM = 2;
+const TRAY_MM = 12;
+const flat = (what: Sheet['what'], more: Partial<Sheet> = {}) =>
+  coverSheet(newId(), { what, each: false, thickness: { mm: GRID_MM }, ...more });
+
+/** A body as wide and long as the lowest one of a stack, with as many frames as it holds or none. */
+function bodyLike(first: Body, frames: number, more: Partial<Body> = {}): Body {
+  const bay = newId();
+  const { format, insideWidth, insideLength, depth, wall, material, rebate } = first;
+  return {
+    ...emptyBody(newId(), bay, { format, insideWidth, insideLength, depth, wall }),
+    material,
+    rebate,
+    bays: [
+      {
+        id: bay,
+        frames: Array.from({ length: frames }, () => ({ id: newId(), holds: 'comb' as const })),
+        format: null,
+        use: frames > 0 ? 'colony' : 'nothing',
+      },
+    ],
+    ...more,
+  };
+}
+
+/** What can be put on a stack new, made to its measure. */
+export const NEW_LAYERS: Readonly<Record<string, (design: DesignContent) => Layer | undefined>> = {
+  'Body with frames': (design) => {
+    const [first] = bodiesOf(design);
+    const frames = first?.bays.reduce((sum, bay) => sum + bay.frames.length, 0) ?? 0;
+    return first && bodyLike(first, frames, { name: 'Storey' });
+  },
+  'Feeder rim': (design) => {
+    const [first] = bodiesOf(design);
+    return first && bodyLike(first, 0, { name: 'Feeder rim', depth: { mm: RIM_MM }, rebate: null });
+  },
+  Excluder: () => flat('excluder', { slot: EXCLUDER_SLOT_MM }),
+  Screen: () => flat('screen', { slot: MESH_MM }),
+  'Inner cover': () => coverSheet(newId()),
+  Tray: () => flat('tray', { thickness: { mm: TRAY_MM } }),
+  'Closer board': () => flat('board', { thickness: { mm: TRAY_MM } }),
+};
+
+/** A board that no drawing of the box has, for a body. */
+export function newBoard(kind: Board['kind'], design: DesignContent, body: Body): Board {
+  const isLowest = bodiesOf(design)[0]?.id === body.id;
+  const thickness = body.boards[0]?.thickness ?? { mm: kind === 'excluder' ? GRID_MM : 9.5 };
+  const board = tightBoard(newId(), newId(), thickness, isLowest ? design.floor.lip.mm : 0);
+  const slot = kind === 'excluder' ? EXCLUDER_SLOT_MM : kind === 'screen' ? MESH_MM : null;
+  return { ...board, kind, slot };
+}
