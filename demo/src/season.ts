@@ -120,7 +120,7 @@ function giveCell(world: World, place: Place, round: string, ripeOn: Day): void 
   const by = failBy({ givenOn } as Attempt, days, defaultConstants);
   const window = Array.from({ length: 9 }, (_, index) => days.get(plusDays(givenOn, 6 + index)));
   const flying =
-    window.filter((day) => day && day.flying_h >= defaultConstants.flyingDay_h).length / window.length;
+    window.filter((day) => day && (day.flying_h ?? 0) >= defaultConstants.flyingDay_h).length / window.length;
 
   if (seed.chance(0.07)) {
     fail(world, place, of, 'cellNotOpened', plusDays(givenOn, seed.between(3, 5)));

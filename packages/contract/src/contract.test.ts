@@ -95,6 +95,9 @@ const examples: { [K in EventKind]: unknown } = {
   temperatureRead: { box: A, inside_C: 34.5 },
   strengthSeen: { box: A, colony: B, seams: 2.5 },
   wildCellsSearched: { box: A, colony: B, found: 0 },
+  mitesCounted: { box: A, colony: B, method: 'wash', mites: 9, bees: 300 },
+  treated: { box: A, colony: B, product: 'By its label', batch: 'L7' },
+  introductionSeen: { box: A, colony: B, what: 'released' },
   troubleSeen: { box: A, colony: B, trouble: 'wasps', over: false },
   coverSet: { box: A, colony: B, on: false },
   outingLeft: { box: A, colony: B, place: 'School', backBy: '2026-05-31T17:00:00+02:00' },
@@ -135,6 +138,7 @@ const examples: { [K in EventKind]: unknown } = {
 /** What an example gives though it need not be given. */
 const optional: Partial<Record<EventKind, readonly string[]>> = {
   layerTaken: ['to', 'parted'],
+  treated: ['batch'],
   cellGiven: ['round'],
   patternScored: ['attempt'],
   queenGiven: ['mother'],

@@ -13,6 +13,7 @@ import type {
   DueKind,
   FailReason,
   Feed,
+  MiteMethod,
   QueenFate,
   Role,
   Status,
@@ -96,7 +97,9 @@ export interface Colony {
   strength?: { on: Day; seams: number };
   broodSeen?: { on: Day; frames: number };
   /** When wild cells were last searched for, and how many there were. */
-  searched?: { on: Day; found: number };
+  searched?: { on: Day; found: number; left?: number };
+  /** Counts of mites, newest last. */
+  mites?: readonly { on: Day; method: MiteMethod; mites: number; bees?: number; days?: number }[];
   troubles?: readonly { trouble: Trouble; on: Day }[];
   coverOffOn?: Day;
   /** `backBy` is an instant, `zone` the time that it was told in. */

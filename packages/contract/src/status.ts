@@ -72,6 +72,14 @@ export const Trouble = z.enum([
 ]);
 export type Trouble = z.infer<typeof Trouble>;
 
+/** How mites were counted: bees washed, or rolled in sugar, and what fell off them; or what dropped on a board by itself. */
+export const MiteMethod = z.enum(['wash', 'sugar', 'drop']);
+export type MiteMethod = z.infer<typeof MiteMethod>;
+
+/** What is seen of a queen that was introduced in a cage. */
+export const Introduction = z.enum(['candy', 'released', 'refused']);
+export type Introduction = z.infer<typeof Introduction>;
+
 /** How sure a person is of what is not yet known. */
 export const Confidence = z.enum(['hunch', 'likely', 'sure']);
 export type Confidence = z.infer<typeof Confidence>;
@@ -110,5 +118,6 @@ export const DueKind = z.enum([
   'markUnlike',
   'workStarter',
   'closeHoles',
+  'mitesHigh',
 ]);
 export type DueKind = z.infer<typeof DueKind>;

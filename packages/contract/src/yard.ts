@@ -78,7 +78,9 @@ export type RoundRow = z.infer<typeof RoundRow>;
 export const YearRibbon = z.strictObject({
   latitude_deg: z.number(),
   longitude_deg: z.number(),
-  days: z.array(z.strictObject({ date: CalendarDate, max_C: z.number(), flying_h: z.number() })),
+  days: z.array(
+    z.strictObject({ date: CalendarDate, max_C: z.number().nullable(), flying_h: z.number().nullable() }),
+  ),
   rounds: z.array(RoundRow),
   /** Compartments with something expected on the day, by its expected date. */
   due: z.array(z.strictObject({ date: CalendarDate, count: z.number().int() })),

@@ -80,6 +80,7 @@ export {
 export { roundCalendar, roundProblems } from './calendar/roundCalendar.ts';
 export { type SeasonYear, seasonYear, seasonYearOf } from './calendar/seasonYear.ts';
 export { showDay, showTime, showWindow } from './calendar/showDay.ts';
+export { clockBySun, type SunPlace, sunset } from './calendar/sunClock.ts';
 export { boardNames } from './carpentry/boardPieces.ts';
 export { fileName } from './carpentry/fileName.ts';
 export { fittingNames } from './carpentry/fittings.ts';
@@ -197,6 +198,7 @@ export { shut, shutProblems } from './warmth/shut.ts';
 export { SHUT_HOURS } from './warmth/shutBox.ts';
 export { type Paint, sunAt } from './warmth/sun.ts';
 export { warmth, warmthProblems } from './warmth/warmth.ts';
+export { type ReadWeather, readWeather } from './weather/readWeather.ts';
 export { type Climate, monthNames, readClimate } from './winter/climate.ts';
 export { beesOfSeams, clusterRadius, effortWords, kgOfHeat, seamsOfBees, winter } from './winter/cluster.ts';
 export {
@@ -221,7 +223,7 @@ export { feedUse } from './yard/due/careRules.ts';
 export type { Expectation, Rule, Weather } from './yard/due/expectation.ts';
 export { expectationsOf, rules } from './yard/due/rules.ts';
 export { type Urgency, urgencyOn } from './yard/due/urgency.ts';
-export { failBy, flightWindow } from './yard/due/weather.ts';
+export { failBy, flightWindow, flyingOn } from './yard/due/weather.ts';
 export { type WhileOpen, whileOpen } from './yard/due/whileOpen.ts';
 export { clockProblem, futureProblem } from './yard/entryProblem.ts';
 export { type Equalising, equalisings } from './yard/equalise.ts';
@@ -231,6 +233,7 @@ export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome
 export { proposedRole, roleOf } from './yard/roles/roleOf.ts';
 export { metIn, raisesIn, roleName, roles, roleTable } from './yard/roles/roles.ts';
 export { roleSign, roomWords, statusLine } from './yard/roomWords.ts';
+export { type RoomYear, roomYears, type Stretch } from './yard/roomYear.ts';
 export { type FrameSlot, slotsOf } from './yard/slots.ts';
 export { asEvent, stateOfStanding } from './yard/standing.ts';
 export type { Designs, Known, YardState } from './yard/state.ts';

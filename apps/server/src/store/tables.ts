@@ -140,11 +140,11 @@ export interface RoundStateTable extends Owned {
 export interface WeatherDayTable extends Owned {
   yard_id: string;
   day: Day;
-  min_c: number;
-  max_c: number;
-  wind_ms: number;
-  rain_mm: number;
-  flying_h: number;
+  min_c: number | null;
+  max_c: number | null;
+  wind_ms: number | null;
+  rain_mm: number | null;
+  flying_h: number | null;
 }
 export interface EventToSettleTable extends Owned {
   event_id: string;

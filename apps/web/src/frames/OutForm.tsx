@@ -6,7 +6,7 @@ import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form } from '../yard/Form.tsx';
 import { useWarned } from '../yard/useWarned.tsx';
 import type { YardView } from '../yard/useYard.ts';
-import { type Place, takenOut } from './moves.ts';
+import { combIn, type Place, takenOut } from './moves.ts';
 
 /** A frame taken out: it stays out, and on the list of the day, until it is back in its place. */
 export function OutForm({
@@ -25,13 +25,16 @@ export function OutForm({
   const [purpose, setPurpose] = useState<FramePurpose>(usual);
   const [where, setWhere] = useState('');
   const [backBy, setBackBy] = useState(plusDays(view.on, 1));
+  // Where a queen is confined, every frame that leaves wants a drawn one in its place (handbook 8).
+  const [comb, setComb] = useState(usual === 'graft');
+  const comesBack = purpose !== 'reduce' && purpose !== 'graft' && !comb;
   const [refused, setRefused] = useState<string>();
   const { send, asking } = useWarned(view);
   const save = () => {
     const out = draft('framesMoved', {
-      moves: takenOut(place),
+      moves: [...takenOut(place), ...(comb ? combIn(place) : [])],
       purpose,
-      ...(purpose === 'reduce' ? {} : { backBy }),
+      ...(comesBack ? { backBy } : {}),
       ...(where.trim() ? { where: where.trim() } : {}),
     });
     return send(`${name} taken out`, [out], (delivery) => {
@@ -59,7 +62,7 @@ export function OutForm({
             </option>
           ))}
         </SelectField>
-        {purpose !== 'reduce' && (
+        {comesBack && (
           <TextField
             label="Back by"
             type="date"
@@ -68,6 +71,10 @@ export function OutForm({
           />
         )}
       </div>
+      <label className="mb-2 flex min-h-11 items-center gap-2">
+        <input type="checkbox" checked={comb} onChange={({ target }) => setComb(target.checked)} />
+        An empty drawn comb in its place
+      </label>
       <TextField
         label="Where it is"
         value={where}

@@ -16,7 +16,7 @@ import { RoomIcon } from '../yard/RoomIcon.tsx';
 import type { BoxView, CompartmentView, YardView } from '../yard/useYard.ts';
 import { AuditForm } from './AuditForm.tsx';
 import { CombBar } from './CombBar.tsx';
-import { turned } from './moves.ts';
+import { combIn, turned } from './moves.ts';
 import { OutForm } from './OutForm.tsx';
 
 interface RoomProps {
@@ -126,6 +126,20 @@ function Strip({
             >
               {slot.is === 'feeder' ? 'Comb instead' : 'Feeder in'}
             </button>
+            {slot.is === 'empty' && compartment.colony && (
+              <button
+                type="button"
+                aria-label={`Drawn comb in: ${name}`}
+                className="button min-h-11 px-2"
+                onClick={() =>
+                  void log(`${name}: a drawn comb in`, [
+                    draft('framesMoved', { moves: combIn(place), purpose: 'other' }),
+                  ])
+                }
+              >
+                Drawn comb in
+              </button>
+            )}
           </span>
         ) : (
           <span className="grid min-w-0 flex-1 gap-0.5">
@@ -186,7 +200,13 @@ function Strip({
         <AuditForm boxView={boxView} compartment={compartment} slot={slot} onDone={close} />
       )}
       {open === 'out' && (
-        <OutForm view={view} place={place} name={name} usual={advice ? 'reduce' : 'show'} onDone={close} />
+        <OutForm
+          view={view}
+          place={place}
+          name={name}
+          usual={advice ? 'reduce' : compartment.role === 'donor' ? 'graft' : 'show'}
+          onDone={close}
+        />
       )}
     </li>
   );

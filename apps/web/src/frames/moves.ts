@@ -28,6 +28,9 @@ export const takenOut = (place: Place): Moves => [
   { frame: place.frame?.id ?? newId(), from: at(place), to: null, turned: false },
 ];
 
+/** A comb from the stores, of which nothing is told yet. */
+export const combIn = (place: Place): Moves => [{ frame: newId(), from: null, to: at(place), turned: false }];
+
 /** Back into the place it came from, the way round it stood. */
 export const putBack = (frame: Frame, to: FramePlace): Moves => [
   {

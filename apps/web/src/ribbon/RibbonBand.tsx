@@ -44,16 +44,19 @@ function RibbonBandPlain({ scale, data, today, weekStart }: RibbonBandProps) {
         fill="var(--night)"
         opacity={0.6}
       />
-      {data?.days.map(({ date, max_C, flying_h }) => (
-        <rect
-          key={date}
-          x={scale.x(date) - step / 2}
-          y={BAND.top}
-          width={step + 0.3}
-          height={BAND.height}
-          fill={tint(max_C, flying_h)}
-        />
-      ))}
+      {data?.days.map(({ date, max_C, flying_h }) =>
+        // A day of which nothing is known has no tint.
+        max_C === null || flying_h === null ? null : (
+          <rect
+            key={date}
+            x={scale.x(date) - step / 2}
+            y={BAND.top}
+            width={step + 0.3}
+            height={BAND.height}
+            fill={tint(max_C, flying_h)}
+          />
+        ),
+      )}
       {step > 2 && <path d={weeks(scale, weekStart, base)} stroke="var(--hairline)" strokeWidth={1} />}
       {monthsOf(scale).map((first) => {
         const x = scale.x(first);

@@ -17,6 +17,7 @@ import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { FeedForm, StripsForm } from './CareForms.tsx';
 import { type ActionProps, Form, type FormProps, inColony, inRoom, NoForm } from './Form.tsx';
+import { IntroductionForm, MitesForm, TreatedForm } from './HealthForms.tsx';
 import { MoveForm } from './MoveForm.tsx';
 import {
   OutingForm,
@@ -50,6 +51,9 @@ const FORMS = {
   suspect: SuspectForm,
   sting: StingForm,
   role: RoleForm,
+  mites: MitesForm,
+  treated: TreatedForm,
+  introduction: IntroductionForm,
 } as const;
 export type FormKind = keyof typeof FORMS;
 
@@ -284,6 +288,8 @@ function CombineForm(props: FormProps) {
     .sort((a, b) => Number(b.each.box.id === boxView.box.id) - Number(a.each.box.id === boxView.box.id));
   const [into, setInto] = useState(targets[0]?.other.colony?.id ?? '');
   const target = targets.find(({ other }) => other.colony?.id === into);
+  const [also, setAlso] = useState('');
+  const second = targets.find(({ other }) => other.colony?.id === also && also !== into);
   const { colony } = compartment;
   const other = target?.other.colony;
   const stays = colony && other && staysAfterCombining(colony, other);
@@ -298,6 +304,7 @@ function CombineForm(props: FormProps) {
         colony: compartment.colony?.id ?? '',
         intoBox: target.each.box.id,
         into,
+        ...(second ? { also: { box: second.each.box.id, colony: also } } : {}),
       }),
     ]);
   return (
@@ -318,6 +325,22 @@ function CombineForm(props: FormProps) {
           </option>
         ))}
       </SelectField>
+      {targets.length > 1 && (
+        <SelectField
+          label="And with, where they are shared between two"
+          value={also}
+          onChange={({ target: { value } }) => setAlso(value)}
+        >
+          <option value="">nobody else</option>
+          {targets
+            .filter(({ other }) => other.colony?.id !== into)
+            .map(({ each, other }) => (
+              <option key={other.colony?.id} value={other.colony?.id}>
+                {each.box.label} {other.name}: {statusWords[other.status]}
+              </option>
+            ))}
+        </SelectField>
+      )}
     </Form>
   );
 }

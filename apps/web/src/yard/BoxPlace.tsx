@@ -1,5 +1,5 @@
 import type { Role } from '@yellow-cell/contract';
-import { celsiusIn, readWeight, roles, showDay, showWeight } from '@yellow-cell/core';
+import { celsiusIn, readWeight, roles, showDay, showWeight, sunset } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useMeasures, useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
@@ -66,7 +66,7 @@ export function BoxPlace({ view, boxView: { box } }: { view: YardView; boxView: 
         </p>
       )}
       {open === 'place' ? (
-        <PlaceForm box={box} onDone={() => setOpen(undefined)} />
+        <PlaceForm view={view} box={box} onDone={() => setOpen(undefined)} />
       ) : open === 'weigh' ? (
         <WeighForm box={box.id} label={box.label} onDone={() => setOpen(undefined)} />
       ) : (
@@ -83,7 +83,8 @@ export function BoxPlace({ view, boxView: { box } }: { view: YardView; boxView: 
   );
 }
 
-function PlaceForm({ box, onDone }: { box: BoxView['box']; onDone: () => void }) {
+function PlaceForm({ view, box, onDone }: { view: YardView; box: BoxView['box']; onDone: () => void }) {
+  const sets = sunset(view.on, view.yard);
   const log = useLog();
   const { place } = box;
   const [stand, setStand] = useState(place?.stand ?? '');
@@ -118,8 +119,9 @@ function PlaceForm({ box, onDone }: { box: BoxView['box']; onDone: () => void })
         </p>
       )}
       <p className="mb-2 text-sm text-soft">
-        At dusk or before dawn, shut on vent, strapped. Under 3 km the fliers go home: leave a box to catch
-        them, or go over 5 km. <Said>Over 20 kg, two people or a barrow.</Said>
+        At dusk{sets ? ` (the sun sets at ${sets})` : ''} or before dawn, shut on vent, strapped. Under 3 km
+        the fliers go home: leave a box to catch them, or go over 5 km.{' '}
+        <Said>Over 20 kg, two people or a barrow.</Said>
       </p>
       <div className="grid grid-cols-2 gap-x-3">
         <TextField

@@ -8,6 +8,7 @@ import { BoxThumb } from '../drawing/BoxThumb.tsx';
 import { BoxParts } from './BoxParts.tsx';
 import { BoxPlace } from './BoxPlace.tsx';
 import { BoxStack } from './BoxStack.tsx';
+import { BoxYear } from './BoxYear.tsx';
 import { ConditionForm } from './ConditionForm.tsx';
 import { History } from './History.tsx';
 import { NoteForm } from './NoteForm.tsx';
@@ -105,6 +106,7 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
           Take it apart
         </button>
       )}
+      <BoxYear view={view} box={box.id} />
       <History view={view} box={box.id} />
     </>
   );

@@ -15,10 +15,10 @@ import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { designsQuery } from '../app/queries.ts';
 import { useSay, useUnits } from '../app/units.ts';
-import { draft } from '../app/useLog.ts';
+import { type Draft, draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form } from './Form.tsx';
-import { NEW_LAYERS, newBoard } from './stackParts.ts';
+import { NEW_LAYERS, newBoard, renamedParts } from './stackParts.ts';
 import type { Send } from './useWarned.tsx';
 import { useWarned } from './useWarned.tsx';
 import type { BoxView, YardView } from './useYard.ts';
@@ -70,6 +70,21 @@ export function BoxStack({ view, boxView }: { view: YardView; boxView: BoxView }
               >
                 Move…
               </button>
+              {layer.kind === 'body' && exchangeOf(stack, boxView, layer) && (
+                <button
+                  type="button"
+                  className="button min-h-11"
+                  aria-label={`${layerName(layer)}: exchanged for a clean one`}
+                  onClick={() =>
+                    void send(
+                      `${box.label}: ${layerName(layer)} exchanged for a clean one`,
+                      exchangeOf(stack, boxView, layer) ?? [],
+                    )
+                  }
+                >
+                  Exchange
+                </button>
+              )}
               {layer.kind === 'body' && bodies > 1 && (
                 <button
                   type="button"
@@ -110,6 +125,32 @@ export function BoxStack({ view, boxView }: { view: YardView; boxView: BoxView }
       <Against view={view} boxView={boxView} stack={stack} />
     </section>
   );
+}
+
+/**
+ * A body for a clean one of its kind: that on, the bees over in their order, this one off. Undefined where boards part
+ * it: its rooms are moved one by one.
+ */
+function exchangeOf(stack: DesignContent, { box, compartments }: BoxView, layer: Body): Draft[] | undefined {
+  const at = stack.layers.findIndex(({ id }) => id === layer.id);
+  if (layer.boards.length > 0 || layer.bays.length > 1) return undefined;
+  const clean = renamedParts(layer);
+  const own = layer.bays.map(({ id }) => id);
+  const bees = compartments.find(({ colony }) => colony?.home.some((bay) => own.includes(bay)))?.colony;
+  return [
+    draft('layerPut', { box: box.id, layer: clean, at: at + 1 }),
+    ...(bees?.home.every((bay) => own.includes(bay))
+      ? [
+          draft('colonyMoved', {
+            box: box.id,
+            colony: bees.id,
+            toBox: box.id,
+            bays: clean.bays.map(({ id }) => id),
+          }),
+        ]
+      : []),
+    draft('layerTaken', { box: box.id, layer: layer.id }),
+  ];
 }
 
 interface StackFormProps {

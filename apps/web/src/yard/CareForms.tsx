@@ -79,6 +79,7 @@ export function StripsForm(props: FormProps) {
   const say = useSay();
   const { view } = props;
   const [product, setProduct] = useState('');
+  const [batch, setBatch] = useState('');
   const [outBy, setOutBy] = useState(plusDays(view.on, 7 * USUAL_WEEKS));
   const problem = outBy > view.on ? undefined : 'They come out after today.';
   return (
@@ -88,7 +89,12 @@ export function StripsForm(props: FormProps) {
         product.trim() !== '' &&
         problem === undefined &&
         props.send(`${product.trim()} in, out by ${say(showDay(outBy))}`, [
-          draft('stripsPut', { ...inColony(props), product: product.trim(), outBy }),
+          draft('stripsPut', {
+            ...inColony(props),
+            product: product.trim(),
+            outBy,
+            ...(batch.trim() ? { batch: batch.trim() } : {}),
+          }),
         ])
       }
       onCancel={props.onCancel}
@@ -99,6 +105,12 @@ export function StripsForm(props: FormProps) {
         maxLength={80}
         value={product}
         onChange={({ target }) => setProduct(target.value)}
+      />
+      <TextField
+        label="Batch"
+        maxLength={40}
+        value={batch}
+        onChange={({ target }) => setBatch(target.value)}
       />
       <TextField
         label="Out by, as its label says"

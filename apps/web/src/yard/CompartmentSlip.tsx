@@ -1,13 +1,16 @@
 import {
+  clockBySun,
   compassPoint,
   confidenceWords,
   countOf,
   feedWords,
+  listOf,
   plusDays,
   roleName,
   showDay,
   sideBearing,
   statusLine,
+  sunset,
   troubleWords,
 } from '@yellow-cell/core';
 import { useState } from 'react';
@@ -59,6 +62,9 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
         <RoomIcon room={compartment} size={22} />
         <strong>{say(statusLine(compartment))}</strong>
       </p>
+      {compartment.assumed && (
+        <p className="text-soft">Assumed: what is expected until then happens, and on its day.</p>
+      )}
       {attempt?.uncertainMother && (
         <p className="mt-1 text-danger">Mother uncertain. {attempt.uncertainMother}</p>
       )}
@@ -99,7 +105,7 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
         </p>
       )}
       <QueenLines compartment={compartment} on={on} />
-      <BeforeYouOpen boxView={boxView} compartment={compartment} />
+      <BeforeYouOpen view={view} boxView={boxView} compartment={compartment} />
       <h3 className="eyebrow">In it</h3>
       <dl>
         <Fact name="Frames">
@@ -188,7 +194,9 @@ function Fact({ name, children }: { name: string; children: React.ReactNode }) {
 }
 
 /** The cautions of opening, short, with the neighbours' names. */
-function BeforeYouOpen({ boxView: { compartments }, compartment }: Omit<CompartmentSlipProps, 'view'>) {
+function BeforeYouOpen({ view, boxView: { compartments }, compartment }: CompartmentSlipProps) {
+  const { on, yard } = view;
+  const sets = sunset(on, yard);
   const neighbours = compartments.filter(({ position }) => Math.abs(position - compartment.position) === 1);
   const virgins = compartments.filter(({ status }) => status === 'virgin' || status === 'cellGiven');
   const confined = compartment.role === 'donor' && compartment.queens.length > 0;
@@ -198,10 +206,11 @@ function BeforeYouOpen({ boxView: { compartments }, compartment }: Omit<Compartm
       <p className="text-soft">
         Veil and gloves; whoever has reacted to stings before keeps away or works under a doctor’s advice.{' '}
         {neighbours.length > 0 &&
-          `One compartment at a time: keep ${neighbours.map(({ name }) => name).join(' and ')} covered, and look under the lid for the queen. `}
+          `One compartment at a time: keep ${listOf(neighbours.map(({ name }) => name))} covered, and look under the lid for the queen. `}
         {virgins.length > 0 &&
-          `Not between 11 and 17 h by the sun in flying weather: ${virgins.map(({ name }) => name).join(' and ')} may have a virgin out. `}
+          `Not between 11 and 17 h by the sun (${clockBySun(on, 11, yard)} to ${clockBySun(on, 17, yard)} by the clock) in flying weather: ${listOf(virgins.map(({ name }) => name))} may have a virgin out. `}
         {confined && 'Before you close: the queen is known to be on her side. '}
+        {sets && `Dusk: the sun sets at ${sets}. `}
       </p>
     </>
   );

@@ -1,5 +1,5 @@
 import type { Confidence, Trouble } from '@yellow-cell/contract';
-import { confidenceWords, instantOf, plusDays, showDay, troubleWords } from '@yellow-cell/core';
+import { confidenceWords, countOf, instantOf, plusDays, showDay, troubleWords } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { useSay } from '../app/units.ts';
@@ -47,16 +47,24 @@ export function StrengthForm(props: FormProps) {
 
 export function SearchForm(props: FormProps) {
   const [typed, setTyped] = useState('0');
+  const [kept, setKept] = useState('0');
   const found = numberIn(typed);
-  const problem =
-    Number.isInteger(found) && found >= 0 && found <= 200 ? undefined : 'A whole number from 0.';
+  const left = numberIn(kept);
+  const problemOf = (value: number) =>
+    Number.isInteger(value) && value >= 0 && value <= 200 ? undefined : 'A whole number from 0.';
+  const problem = problemOf(found);
+  const words = [
+    found > 0 ? `${countOf(found, 'wild cell')} torn down` : '',
+    left > 0 ? `${countOf(left, 'wild cell')} left` : '',
+  ].filter(Boolean);
   return (
     <Form
       save="Searched"
       onSave={() =>
         problem === undefined &&
-        props.send(found === 0 ? 'searched, no wild cells' : `${found} wild cells torn down`, [
-          draft('wildCellsSearched', { ...inColony(props), found }),
+        problemOf(left) === undefined &&
+        props.send(words.join(', ') || 'searched, no wild cells', [
+          draft('wildCellsSearched', { ...inColony(props), found, ...(left > 0 ? { left } : {}) }),
         ])
       }
       onCancel={props.onCancel}
@@ -68,6 +76,13 @@ export function SearchForm(props: FormProps) {
         problem={problem}
         hint="Shake the bees off each frame: cells hide at the edges and under bees."
         onChange={({ target }) => setTyped(target.value)}
+      />
+      <TextField
+        label="Left, to be looked at again"
+        inputMode="numeric"
+        value={kept}
+        problem={problemOf(left)}
+        onChange={({ target }) => setKept(target.value)}
       />
     </Form>
   );

@@ -12,6 +12,7 @@ import { SelectField, TextField } from '../parts/Field.tsx';
 import { eventLine, type Names } from './eventLine.ts';
 import { Form } from './Form.tsx';
 import { useYard } from './useYard.ts';
+import { WeatherPanel } from './WeatherPanel.tsx';
 
 const NO_NAMES: Names = { boxes: new Map(), rounds: new Map() };
 
@@ -26,6 +27,7 @@ export function SeasonScreen() {
 function Season({ yard }: { yard: Yard }) {
   const say = useSay();
   const { data: events } = useSuspenseQuery(seasonQuery(yard.id));
+  const view = useYard(yard);
   const { on } = useAsOf();
   const until = events.filter(({ occurredAt, zone }) => dayOf(occurredAt, zone) <= on);
   const blooms = until.filter(({ kind }) => kind === 'bloomSeen').reverse();
@@ -63,7 +65,8 @@ function Season({ yard }: { yard: Yard }) {
             </button>
           )}
         </section>
-        <section aria-label="Forage">
+        <section aria-label="Weather and forage">
+          <WeatherPanel view={view} />
           <h2 className="text-xl">Forage</h2>
           <BloomForm yard={yard.id} />
           <ol>

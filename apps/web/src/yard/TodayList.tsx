@@ -7,6 +7,7 @@ import { DueLine } from './DueLine.tsx';
 import { RoomIcon } from './RoomIcon.tsx';
 import { useChoice } from './useChoice.ts';
 import { type BoxView, type CompartmentView, useDueYard, type YardView } from './useYard.ts';
+import { FlyingTap } from './WeatherPanel.tsx';
 
 type Order = 'urgency' | 'walk';
 
@@ -20,6 +21,7 @@ export function TodayList({ view }: { view: YardView }) {
   const say = useSay();
   const [order, setOrder] = useState<Order>('urgency');
   const due = useDueYard(view);
+  const { isToday } = useAsOf();
   const stops = useMemo(() => stopsOf(due, order), [due, order]);
   return (
     <div className="h-full overflow-y-auto bg-sheet px-5 pb-16">
@@ -44,6 +46,12 @@ export function TodayList({ view }: { view: YardView }) {
           Print the list
         </button>
       </div>
+      {isToday && view.weather.get(view.on)?.flying_h == null && (
+        <div className="no-print max-w-2xl py-2">
+          <p className="text-sm text-soft">Could bees fly today? What is not known puts nothing off.</p>
+          <FlyingTap view={view} day={view.on} />
+        </div>
+      )}
       {stops.length === 0 && (
         <p className="py-3 text-soft">Nothing is due in this yard on {say(showDay(view.on))}.</p>
       )}

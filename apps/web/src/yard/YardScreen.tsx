@@ -1,5 +1,5 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import type { Yard } from '@yellow-cell/contract';
+import type { WeatherDay, Yard } from '@yellow-cell/contract';
 import { showDay } from '@yellow-cell/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink, useLocation, useParams, useSearchParams } from 'react-router';
@@ -112,6 +112,21 @@ const VIEWS = [
 ] as const;
 type Shown = (typeof VIEWS)[number][0];
 
+/** What is known of a day. */
+function weatherWords({ max_C, wind_ms, flying_h }: WeatherDay): string {
+  return [
+    max_C === null ? '' : `${max_C.toFixed(0)} °C`,
+    wind_ms === null ? '' : `${wind_ms.toFixed(0)} m/s`,
+    flying_h === null
+      ? ''
+      : flying_h === 0
+        ? 'no flying weather'
+        : `${flying_h.toFixed(1)} h of flying weather`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
 interface YardHeadProps {
   view: YardView;
   yards: readonly Yard[];
@@ -134,9 +149,7 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
       <p className="text-soft">
         <Said>
           {boxes.length} boxes · {compartments.length} compartments · {due} due
-          {today
-            ? ` · ${today.max_C.toFixed(0)} °C, ${today.wind_ms.toFixed(0)} m/s, ${today.flying_h.toFixed(1)} h of flying weather`
-            : ''}
+          {today ? ` · ${weatherWords(today)}` : ''}
         </Said>
       </p>
       <nav aria-label="Yards" className="no-print flex flex-wrap gap-x-3 text-sm">

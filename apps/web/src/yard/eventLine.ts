@@ -69,18 +69,33 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names, zone: strin
   eggsSeen: () => 'Eggs seen',
   patternScored: ({ pattern_pct }) => `Pattern ${pattern_pct} %`,
   failed: ({ reason }) => `Failed: ${failWords[reason]}`,
-  combined: ({ intoBox }, names) => `Combined with ${labelOf(names, intoBox)}`,
+  combined: ({ intoBox, also }, names) =>
+    `Combined with ${labelOf(names, intoBox)}${also ? ` and ${labelOf(names, also.box)}` : ''}`,
   colonyMoved: ({ toBox }, names) => `Moved into ${labelOf(names, toBox)}`,
   strengthSeen: ({ seams, broodFrames }) =>
     [
       ...(seams === undefined ? [] : [`${countOf(seams, 'seam')} of bees`]),
       ...(broodFrames === undefined ? [] : [`${countOf(broodFrames, 'frame')} of brood`]),
     ].join(', '),
-  wildCellsSearched: ({ found }) =>
-    found === 0 ? 'Searched: no wild cells' : `${countOf(found, 'wild cell')} found and torn down`,
+  wildCellsSearched: ({ found, left = 0 }) =>
+    [
+      found === 0 && left === 0 ? 'Searched: no wild cells' : '',
+      found > 0 ? `${countOf(found, 'wild cell')} found and torn down` : '',
+      left > 0 ? `${countOf(left, 'wild cell')} left` : '',
+    ]
+      .filter(Boolean)
+      .join(', '),
+  mitesCounted: ({ method, mites, bees, days }) =>
+    method === 'drop'
+      ? `${countOf(mites, 'mite')} dropped in ${countOf(days ?? 1, 'day')}`
+      : `${countOf(mites, 'mite')} on ${countOf(bees ?? 1, 'bee')}, by ${method}`,
+  treated: ({ product, batch }) => `Treated: ${product}${batch ? `, batch ${batch}` : ''}`,
+  introductionSeen: ({ what }) =>
+    ({ candy: 'Candy being eaten', released: 'Queen out of the cage', refused: 'Queen refused' })[what],
   troubleSeen: ({ trouble, over }) => `${capital(troubleWords[trouble])} ${over ? 'over' : 'seen'}`,
   fed: ({ amount_kg, feed }) => `Fed ${amount_kg} kg of ${feedWords[feed]}`,
-  stripsPut: ({ product, outBy }) => `${product} put in, out by ${showDay(outBy)}`,
+  stripsPut: ({ product, outBy, batch }) =>
+    `${product}${batch ? `, batch ${batch}` : ''} put in, out by ${showDay(outBy)}`,
   stripsOut: () => 'Strips taken out',
   coverSet: ({ on }) => (on ? 'Cover back on' : 'Cover off'),
   outingLeft: ({ place, backBy }, _, zone) => `Out at “${place}”, home by ${showTime(backBy, zone)}`,

@@ -58,7 +58,7 @@ function offersOfStatus(boxView: BoxView, room: CompartmentView): Offer[] {
       return [opened, eggs, fail];
     }
     case 'caged':
-      return [eggs, take, fail];
+      return [{ name: 'How it goes…', kind: 'introductionSeen', act: 'introduction' }, eggs, take, fail];
     case 'virgin':
       return first?.kind === 'declareFailed' && urgency !== 'ahead' ? [fail, eggs, combine] : [eggs, fail];
     case 'laying':
@@ -79,7 +79,7 @@ export function answerTo(
   { box, model }: BoxView,
   room: CompartmentView,
 ): Offer | undefined {
-  const { colony, queens, away, position, openHoles, left } = room;
+  const { colony, away, position, openHoles, left } = room;
   const of = inRoom(box, room);
   const search: Offer = { name: 'Searched for wild cells…', kind: 'wildCellsSearched', act: 'search' };
   const feed: Offer = { name: 'Fed…', kind: 'fed', act: 'feed' };
@@ -141,11 +141,9 @@ export function answerTo(
     case 'weak':
       return strength;
     case 'checkIntroduction':
-      return {
-        name: 'Queen seen',
-        kind: 'queenSeen',
-        act: draft('queenSeen', { ...of, seen: true, ...(queens[0] ? { queen: queens[0].id } : {}) }),
-      };
+      return { name: 'How it goes…', kind: 'introductionSeen', act: 'introduction' };
+    case 'mitesHigh':
+      return { name: 'Treated…', kind: 'treated', act: 'treated' };
     case 'settleSuspicion':
       return {
         name: 'Suspicion dropped',
@@ -194,6 +192,8 @@ export function furtherFor({ box }: BoxView, room: CompartmentView): Offer[] {
     colony.coverOffOn
       ? { name: 'Cover on', kind: 'coverSet', act: cover(true) }
       : { name: 'Cover off', kind: 'coverSet', act: cover(false) },
+    { name: 'Mites counted…', kind: 'mitesCounted', act: 'mites' },
+    { name: 'Treated…', kind: 'treated', act: 'treated' },
     { name: 'Trouble…', kind: 'troubleSeen', act: 'trouble' },
     colony.outing
       ? { name: 'Home again', kind: 'outingReturned', act: draft('outingReturned', of) }

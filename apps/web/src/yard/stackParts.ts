@@ -31,6 +31,21 @@ function bodyLike(first: Body, frames: number, more: Partial<Body> = {}): Body {
   };
 }
 
+/** Another body just like this one: each part has a name of its own. */
+export function renamedParts(body: Body): Body {
+  const anew = <P extends { id: string }>(parts: readonly P[]): P[] =>
+    parts.map((part) => ({ ...part, id: newId() }));
+  return {
+    ...body,
+    id: newId(),
+    grooves: [],
+    boards: [],
+    bays: anew(body.bays).map((bay) => ({ ...bay, frames: anew(bay.frames) })),
+    entrances: anew(body.entrances),
+    vents: anew(body.vents),
+  };
+}
+
 /** What can be put on a stack new, made to its measure. */
 export const NEW_LAYERS: Readonly<Record<string, (design: DesignContent) => Layer | undefined>> = {
   'Body with frames': (design) => {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CalendarDate, Id, Instant, name, PartId, text } from '../primitives.ts';
-import { Confidence, DueKind, FailReason, Feed, Trouble } from '../status.ts';
+import { Confidence, DueKind, FailReason, Feed, MiteMethod, Trouble } from '../status.ts';
 import { count, inColony, ofAttempt } from './where.ts';
 
 /** What is done with bees in a compartment, and what is seen of them. */
@@ -31,7 +31,13 @@ export const colonyEvents = {
       .max(100, 'A pattern cannot be above 100 %.'),
   }),
   failed: z.strictObject({ ...ofAttempt, reason: FailReason }),
-  combined: z.strictObject({ ...inColony, intoBox: Id, into: Id }),
+  /** Into other bees; `also` where it is shared between two neighbours. */
+  combined: z.strictObject({
+    ...inColony,
+    intoBox: Id,
+    into: Id,
+    also: z.strictObject({ box: Id, colony: Id }).optional(),
+  }),
   /** The whole colony into an empty compartment of another box, or of its own. */
   colonyMoved: z.strictObject({
     ...inColony,
@@ -57,8 +63,26 @@ export const colonyEvents = {
     .refine(({ seams, broodFrames }) => seams !== undefined || broodFrames !== undefined, {
       error: 'Seams of bees or frames of brood must be counted.',
     }),
-  /** Wild cells searched for: how many were found and torn down. */
-  wildCellsSearched: z.strictObject({ ...inColony, found: count('Wild cells', 200) }),
+  /** Wild cells searched for: how many were found and torn down, and how many were left to be looked at again. */
+  wildCellsSearched: z.strictObject({
+    ...inColony,
+    found: count('Wild cells', 200),
+    left: count('Wild cells left', 200).optional(),
+  }),
+  /** Mites of so many bees, or that dropped in so many days. */
+  mitesCounted: z
+    .strictObject({
+      ...inColony,
+      method: MiteMethod,
+      mites: count('Mites', 100_000),
+      bees: count('Bees', 5_000).min(1, 'At least one bee is counted.').optional(),
+      days: count('Days', 60).min(1, 'Mites drop over a day at least.').optional(),
+    })
+    .refine(({ method, bees, days }) => (method === 'drop' ? days !== undefined : bees !== undefined), {
+      error: 'Of a wash or sugar, how many bees; of a drop, in how many days.',
+    }),
+  /** Treated once, with what, by its label. */
+  treated: z.strictObject({ ...inColony, product: name(80), batch: text(40).optional() }),
   troubleSeen: z.strictObject({ ...inColony, trouble: Trouble, over: z.boolean() }),
   fed: z.strictObject({
     ...inColony,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CalendarDate, Id, name, PartId, text } from '../primitives.ts';
-import { QueenFate } from '../status.ts';
+import { Introduction, QueenFate } from '../status.ts';
 import { inColony, ofAttempt } from './where.ts';
 
 /** What is known of her; left out is unknown, and stays so. */
@@ -40,6 +40,8 @@ export const queenEvents = {
     /** The slot of the frame she was on. */
     slot: PartId.optional(),
   }),
+  /** How it goes with one that was given in a cage. */
+  introductionSeen: z.strictObject({ ...inColony, queen: Id.optional(), what: Introduction }),
   queenMarked: z.strictObject({
     ...inColony,
     queen: Id,

@@ -3,14 +3,15 @@ import { CalendarDate, Id, name, text, wholeNumber } from '../primitives.ts';
 import { CellsTo } from '../status.ts';
 import { count } from './where.ts';
 
+/** What is known of a day's weather; null is not known. */
 export const WeatherDay = z.strictObject({
   date: CalendarDate,
-  min_C: z.number().min(-60).max(60),
-  max_C: z.number().min(-60).max(60),
-  wind_ms: z.number().min(0).max(80),
-  rain_mm: z.number().min(0).max(1_000),
+  min_C: z.number().min(-60).max(60).nullable(),
+  max_C: z.number().min(-60).max(60).nullable(),
+  wind_ms: z.number().min(0).max(80).nullable(),
+  rain_mm: z.number().min(0).max(1_000).nullable(),
   /** Hours of flying weather between 12 and 17 h by the sun. */
-  flying_h: z.number().min(0).max(5),
+  flying_h: z.number().min(0).max(5).nullable(),
 });
 export type WeatherDay = z.infer<typeof WeatherDay>;
 

@@ -38,6 +38,7 @@ const KINDS: Readonly<Record<DueKind, true>> = {
   markUnlike: true,
   workStarter: true,
   closeHoles: true,
+  mitesHigh: true,
 };
 
 /** Every rule that raises work can be off: a figure of 1 or 0 like any other, so that each yard has its own. */

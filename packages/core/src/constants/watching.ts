@@ -190,6 +190,27 @@ export const watchingConstants = {
     [3, 7],
     'A donor gets an empty drawn comb every',
   ),
+  wildCellsAgain_d: constant(
+    3,
+    'days',
+    'Whose daughter',
+    [1, 7],
+    'Wild cells that were left are looked at again after',
+  ),
+  mites_pct: constant(
+    3,
+    '%',
+    'Treatment',
+    [0.5, 10],
+    'Mites to a hundred bees, of a wash or sugar, above which something is done',
+  ),
+  mitesDrop_day: constant(
+    8,
+    'a day',
+    'Treatment',
+    [1, 100],
+    'Mites that drop by themselves in a day, above which something is done',
+  ),
   starterGraftFrom_h: constant(
     2,
     'hours',

@@ -4,6 +4,7 @@ import type { Day } from '../calendar/days.ts';
 import type { Constants } from '../constants/registry.ts';
 import { boxFromAbove } from '../drawing/fromAbove.ts';
 import type { Drawing } from '../drawing/shapes.ts';
+import { carriedForward } from './ahead.ts';
 import { compartmentsOf, designOf, type StandingCompartment } from './compartments.ts';
 import type { Expectation, Weather } from './due/expectation.ts';
 import { expectationsOf } from './due/rules.ts';
@@ -12,6 +13,8 @@ import type { Known, YardState } from './state.ts';
 
 /** A compartment with what is expected of it, and the one thing to name first. */
 export interface CompartmentView extends StandingCompartment {
+  /** True where the plan of a day ahead takes for done what is expected by then. */
+  assumed?: true;
   expectations: readonly Expectation[];
   /** All that is due on the day, most pressing first. */
   due: readonly Expectation[];
@@ -45,7 +48,8 @@ export function boxViews(
     .flatMap((box): BoxView[] => {
       const design = designOf(known.designs, box);
       if (!design) return [];
-      const compartments = compartmentsOf(state, known.designs, box).map((compartment): CompartmentView => {
+      const compartments = compartmentsOf(state, known.designs, box).map((now): CompartmentView => {
+        const compartment = carriedForward(now, asked, weather, constants);
         const expectations = expectationsOf(compartment, box, weather, constants);
         const first = firstExpectation(expectations, asked);
         return {

@@ -37,7 +37,7 @@ export interface StandingCompartment {
   /** What it is called where its colony is reckoned, if that is another room: these bees have their queen there. */
   shares?: string;
   colony?: Colony;
-  /** Bees that were here last, and left strips behind. */
+  /** Bees that were here last, and left strips behind, or a queen put aside. */
   left?: Colony;
   attempt?: Attempt;
   /** Queens that are known to live in it; two at once are possible. */
@@ -146,6 +146,7 @@ export function compartmentsOf(state: YardState, designs: Designs, box: BoxState
     const attempt =
       living?.attempt === undefined || main !== position ? undefined : state.attempts.get(living.attempt);
     const left = living ? undefined : last;
+    const away = main === position ? awayFrom(state, living, of) : [];
     return {
       position,
       name: names[position] ?? '',
@@ -157,14 +158,14 @@ export function compartmentsOf(state: YardState, designs: Designs, box: BoxState
       since: living?.since ?? last?.ended?.on ?? null,
       ...(main === position ? {} : { shares: names[main] ?? '' }),
       ...(living ? { colony: living } : {}),
-      ...(left?.strips ? { left } : {}),
+      ...(left && (left.strips || away.length > 0) ? { left } : {}),
       ...(attempt ? { attempt } : {}),
       openHoles: joinedHoles.filter((id) =>
         entrances.some((each) => each.id === id && LETS_OUT[each.opening.state].includes('worker')),
       ),
       takenForAnother: entrances.some(({ id }) => alike.has(id)),
       queens: living && main === position ? queensIn(state.queens, living.id) : [],
-      away: main === position ? awayFrom(state, living, of) : [],
+      away,
       framesOut: [...state.frames.values()].filter(
         ({ out }) => out?.from.box === box.id && slots.has(out.from.slot),
       ),

@@ -104,7 +104,7 @@ describe('a season of one box', () => {
       ],
     ],
     ['2026-05-08', ['West virgin', 'Middle virgin', 'East failed, searchWildCells 4-7, settleFailed 4-11']],
-    ['2026-05-16', ['West virgin, feedWeak 10-12', 'Middle virgin, feedWeak 10-12', 'East empty']],
+    ['2026-05-16', ['West virgin, feedWeak 10-13', 'Middle virgin, feedWeak 10-13', 'East empty']],
     ['2026-05-24', ['West laying', 'Middle virgin, lookForEggs 19-23', 'East empty']],
     ['2026-05-29', ['West proven', 'Middle laying', 'East empty']],
     ['2026-06-08', ['West proven, harvest 28-42', 'Middle proven', 'East empty']],
@@ -117,7 +117,10 @@ describe('a season of one box', () => {
         'East empty',
       ],
     ],
-    ['2026-09-25', ['West proven, harvest 36-50, closeHoles 133-136, reduce 144-158', 'East empty']],
+    [
+      '2026-09-25',
+      ['West proven, harvest 36-50, feedWeak 131-145, closeHoles 133-136, reduce 144-158', 'East empty'],
+    ],
   ] as const)('%s', (on, expected) => {
     expect(seenOn(on)).toEqual(expected);
   });

@@ -9,6 +9,13 @@ export async function up(db: Kysely<unknown>): Promise<void> {
         drop constraint due_state_pkey,
         add primary key (breeder_id, box_id, position, kind, key);
       -- How the brood of an attempt was scored last: relatives of a queen are told apart by it.
+      -- Of some days little is known.
+      alter table weather_day
+        alter column min_c drop not null,
+        alter column max_c drop not null,
+        alter column wind_ms drop not null,
+        alter column rain_mm drop not null,
+        alter column flying_h drop not null;
       alter table attempt_state add column pattern_pct double precision;`)
     .execute(db);
 }

@@ -3,7 +3,7 @@ import { later, plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import { countOf } from '../../say/words.ts';
 import type { Rule } from './expectation.ts';
-import { cellDay, failBy, lostDays, putOff } from './weather.ts';
+import { cellDay, failBy, lastRecord, lostDays, putOff, unknownDays } from './weather.ts';
 
 /** From the cell given to the queen taken. */
 const giveCell: Rule = {
@@ -29,8 +29,16 @@ const searchWildCells: Rule = {
   title: 'Search for wild cells',
   why: 'Open brood among the frames lets the bees raise a queen of their own.',
   source: 'Whose daughter',
-  figures: ['wildCellsFrom_d', 'wildCellsTo_d'],
+  figures: ['wildCellsFrom_d', 'wildCellsTo_d', 'wildCellsAgain_d'],
   raise: ({ colony, constants }) => {
+    const { searched } = colony;
+    if (searched?.left)
+      return {
+        from: plusDays(searched.on, constants.wildCellsAgain_d),
+        expected: plusDays(searched.on, constants.wildCellsAgain_d),
+        to: plusDays(searched.on, constants.wildCellsAgain_d + 2),
+        reason: `${countOf(searched.left, 'wild cell was', 'wild cells were')} left ${showDay(searched.on)}, to be looked at again: torn down, or let emerge and written down as of these bees.`,
+      };
     const from = plusDays(colony.stockedOn, constants.wildCellsFrom_d);
     const done = colony.searched !== undefined && colony.searched.on >= from;
     if (!colony.openBrood || done || colony.status === 'laying' || colony.status === 'proven')
@@ -73,11 +81,15 @@ const lookForEggs: Rule = {
     const day = (count: number) => putOff(attempt, count, weather, constants);
     const delay = lostDays(attempt, constants.eggsExpected_d, weather, constants);
     const pushed = delay === 0 ? '' : ` ${countOf(delay, 'day')} without flying weather put this off.`;
+    const last = lastRecord(weather);
+    const unknown = last === undefined ? 0 : unknownDays(attempt, plusDays(last, 1), weather, constants);
+    const open =
+      unknown === 0 ? '' : ` Of ${countOf(unknown, 'day')} since she could fly the weather is not known.`;
     return {
       from: day(constants.eggsFrom_d),
       expected: day(constants.eggsExpected_d),
       to: day(constants.eggsTo_d),
-      reason: `${attempt.what === 'virgin' ? 'Virgin' : 'Cell'} given ${showDay(attempt.givenOn)}; eggs are usual ${constants.eggsFrom_d} to ${constants.eggsTo_d} days later.${pushed} Not between 11 and 17 h by the sun: she may be out.`,
+      reason: `${attempt.what === 'virgin' ? 'Virgin' : 'Cell'} given ${showDay(attempt.givenOn)}; eggs are usual ${constants.eggsFrom_d} to ${constants.eggsTo_d} days later.${pushed}${open} Not between 11 and 17 h by the sun: she may be out.`,
     };
   },
 };

@@ -1,5 +1,5 @@
 import type { Colony } from '@yellow-cell/contract';
-import { dayOf, plusDays } from '../../calendar/days.ts';
+import { dayOf, later, plusDays } from '../../calendar/days.ts';
 import { showDay, showTime } from '../../calendar/showDay.ts';
 import type { Constants } from '../../constants/registry.ts';
 import { storesPerKg } from '../../feed/feeds.ts';
@@ -115,9 +115,10 @@ const feedWeak: Rule = {
     return {
       from,
       expected: from,
-      to: plusDays(from, 2),
-      reason: `${grounded.days} days without flying weather in a row since ${showDay(grounded.since)}; small colonies run short.`,
+      // As long as it lasts, by what is recorded: it ends with a day that they could fly on, or with the records.
+      to: later(plusDays(from, 2), plusDays(grounded.since, grounded.days)),
       lapses: true,
+      reason: `${grounded.days} days without flying weather in a row since ${showDay(grounded.since)}; small colonies run short.`,
     };
   },
 };
@@ -167,7 +168,7 @@ const queenBack: Rule = {
   why: 'A queen put aside is wanted by her bees again.',
   source: 'A queen put aside',
   figures: [],
-  raise: ({ compartment: { away } }) =>
+  raise: ({ colony: { ended }, compartment: { away } }) =>
     away.flatMap(({ id, name, gone }) =>
       gone?.backBy === undefined
         ? []
@@ -176,7 +177,7 @@ const queenBack: Rule = {
             from: plusDays(gone.backBy, -1),
             expected: gone.backBy,
             to: gone.backBy,
-            reason: `${name === undefined ? 'Their queen' : `“${name}”`} was put aside ${showDay(gone.on)}, to go back by ${showDay(gone.backBy)}.`,
+            reason: `${name === undefined ? 'Their queen' : `“${name}”`} was put aside ${showDay(gone.on)}, to go back by ${showDay(gone.backBy)}.${ended ? ' Her bees are not here any more: give her to others, or say what became of her.' : ''}`,
           },
     ),
 };
@@ -329,6 +330,35 @@ const treat: Rule = {
   },
 };
 
+/** Mites to a hundred bees, or that drop in a day, and what they are held against. */
+function load({ method, mites, bees = 1, days = 1 }: MiteCount, { mites_pct, mitesDrop_day }: Constants) {
+  return method === 'drop'
+    ? { value: mites / days, limit: mitesDrop_day, unit: 'a day drop' }
+    : { value: (100 * mites) / bees, limit: mites_pct, unit: 'to a hundred bees' };
+}
+type MiteCount = NonNullable<Colony['mites']>[number];
+
+const mitesHigh: Rule = {
+  kind: 'mitesHigh',
+  title: 'Many mites: see what can be done',
+  why: 'Above a few to a hundred bees a small colony goes down with its mites; what is used is by label and local rules.',
+  source: 'Treatment',
+  figures: ['mites_pct', 'mitesDrop_day'],
+  raise: ({ colony: { mites = [], treatedOn }, constants }) => {
+    const last = mites.at(-1);
+    if (!last || (treatedOn !== undefined && treatedOn >= last.on)) return undefined;
+    const { value, limit, unit } = load(last, constants);
+    return value < limit
+      ? undefined
+      : {
+          from: last.on,
+          expected: plusDays(last.on, 2),
+          to: plusDays(last.on, 7),
+          reason: `${Number(value.toFixed(1))} mites ${unit}, counted ${showDay(last.on)}; your limit is ${limit}.`,
+        };
+  },
+};
+
 export const careRules: readonly Rule[] = [
   openEntrance,
   feedShut,
@@ -344,5 +374,6 @@ export const careRules: readonly Rule[] = [
   checkIntroduction,
   settleSuspicion,
   seeTrouble,
+  mitesHigh,
   treat,
 ];

@@ -20,7 +20,8 @@ export function putOff(attempt: Attempt, day: number, weather: Weather, constant
 
 /**
  * Days without flying weather between her first flights and the day asked for, itself put off as they come;
- * at most as many as the latest day to declare failed allows. Days without a record count as flying days.
+ * at most as many as the latest day to declare failed allows. Days of which nothing is known are neither flying nor
+ * lost; `unknownDays` counts them.
  */
 export function lostDays(
   attempt: Attempt,
@@ -31,10 +32,28 @@ export function lostDays(
   const most = failedByLatest_d - failedBy_d;
   let lost = 0;
   for (let count = flightsFrom_d; count < day + lost && lost < most; count++) {
-    const record = weather.get(plusDays(cellDay(attempt), count));
-    if (record && record.flying_h < flyingDay_h) lost++;
+    if (flyingOn(weather, plusDays(cellDay(attempt), count), flyingDay_h) === 'not') lost++;
   }
   return lost;
+}
+
+/** Whether bees could fly on a day; undefined where nothing is known of it. */
+export function flyingOn(weather: Weather, day: Day, flyingDay_h: number): 'flying' | 'not' | undefined {
+  const hours = weather.get(day)?.flying_h ?? undefined;
+  return hours === undefined ? undefined : hours < flyingDay_h ? 'not' : 'flying';
+}
+
+/** Days since she could fly, up to a day and not beyond the last that is over, of which nothing is known. */
+export function unknownDays(
+  attempt: Attempt,
+  until: Day,
+  weather: Weather,
+  { flightsFrom_d, flyingDay_h }: Constants,
+): number {
+  let unknown = 0;
+  for (let day = plusDays(cellDay(attempt), flightsFrom_d); day < until; day = plusDays(day, 1))
+    if (flyingOn(weather, day, flyingDay_h) === undefined) unknown++;
+  return unknown;
 }
 
 /** The days she can fly to mate, as the timeline shows them. */
@@ -54,8 +73,7 @@ export function groundedDays(
   let since: Day | undefined;
   let days = 0;
   for (; day !== undefined; day = plusDays(day, -1)) {
-    const record = weather.get(day);
-    if (!record || record.flying_h >= flyingDay_h) break;
+    if (flyingOn(weather, day, flyingDay_h) !== 'not') break;
     since = day;
     days += 1;
   }
@@ -70,16 +88,18 @@ export function recentMaximum(weather: Weather): { mean_C: number; on: Day } | u
   const maxima = Array.from(
     { length: MEAN_OVER_D },
     (_, back) => weather.get(plusDays(on, -back))?.max_C,
-  ).filter((max) => max !== undefined);
+  ).filter((max) => max !== undefined && max !== null);
   if (maxima.length < MEAN_OVER_D / 2) return undefined;
   return { mean_C: maxima.reduce((sum, max) => sum + max, 0) / maxima.length, on };
 }
 
 const lastRecords = new WeakMap<Weather, Day | undefined>();
-function lastRecord(weather: Weather): Day | undefined {
+/** The last day of which something is known. */
+export function lastRecord(weather: Weather): Day | undefined {
   if (!lastRecords.has(weather)) {
     let last: Day | undefined;
-    for (const day of weather.keys()) if (last === undefined || day > last) last = day;
+    for (const [day, { flying_h, max_C }] of weather)
+      if ((flying_h !== null || max_C !== null) && (last === undefined || day > last)) last = day;
     lastRecords.set(weather, last);
   }
   return lastRecords.get(weather);

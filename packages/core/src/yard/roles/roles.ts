@@ -34,7 +34,12 @@ const OPEN_ENDS = [
 const FED = ['refillFeed', 'feedWeak'] as const satisfies readonly DueKind[];
 const FLIES = ['openEntrance', 'feedShut'] as const satisfies readonly DueKind[];
 const STRENGTH = ['crowded', 'weak'] as const satisfies readonly DueKind[];
-const QUEEN = ['seeEvidence', 'checkIntroduction', 'treat'] as const satisfies readonly DueKind[];
+const QUEEN = [
+  'seeEvidence',
+  'checkIntroduction',
+  'treat',
+  'mitesHigh',
+] as const satisfies readonly DueKind[];
 const ATTEMPT = [
   'giveCell',
   'searchWildCells',
@@ -217,8 +222,8 @@ export const roles: Readonly<Record<Role, RoleRow>> = {
 
 export const roleName = (role: RoomRole): string => (role === 'empty' ? 'empty' : roles[role].name);
 
-/** Strips outlast the bees that they were put in for. */
-const RAISED_IN_EMPTY: readonly DueKind[] = ['stripsOut', 'framesBack'];
+/** Strips, and a queen put aside, outlast the bees that they were with. */
+const RAISED_IN_EMPTY: readonly DueKind[] = ['stripsOut', 'framesBack', 'queenBack'];
 
 /** Whether a rule may raise work in a room of this role. */
 export const raisesIn = (role: RoomRole, kind: DueKind): boolean =>

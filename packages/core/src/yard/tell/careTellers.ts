@@ -4,6 +4,8 @@ import { ofColony, present, standingBox, type Tellers, without } from './telling
 type CareKind =
   | 'strengthSeen'
   | 'wildCellsSearched'
+  | 'mitesCounted'
+  | 'treated'
   | 'troubleSeen'
   | 'fed'
   | 'stripsPut'
@@ -17,6 +19,9 @@ type CareKind =
   | 'noted'
   | 'stung';
 
+/** Counts kept with the colony as it stands; the rest stays in the log. */
+const COUNTS_KEPT = 12;
+
 /** Care and observations that change no status. */
 export const careTellers: Tellers<CareKind> = {
   strengthSeen: ofColony((colony, { seams, broodFrames }, on) => ({
@@ -25,7 +30,17 @@ export const careTellers: Tellers<CareKind> = {
     ...(broodFrames === undefined ? {} : { broodSeen: { on, frames: broodFrames } }),
   })),
 
-  wildCellsSearched: ofColony((colony, { found }, on) => ({ ...colony, searched: { on, found } })),
+  wildCellsSearched: ofColony((colony, { found, left }, on) => ({
+    ...colony,
+    searched: { on, found, ...present({ left }) },
+  })),
+
+  mitesCounted: ofColony((colony, { method, mites, bees, days }, on) => ({
+    ...colony,
+    mites: [...(colony.mites ?? []), { on, method, mites, ...present({ bees, days }) }].slice(-COUNTS_KEPT),
+  })),
+
+  treated: ofColony((colony, _, on) => ({ ...colony, treatedOn: on })),
 
   troubleSeen: ofColony((colony, { trouble, over }, on) => {
     const others = (colony.troubles ?? []).filter((each) => each.trouble !== trouble);

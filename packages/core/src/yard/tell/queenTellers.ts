@@ -11,7 +11,13 @@ import { colonyFor, EMERGES_AFTER_GRAFT_D, observe } from './observe.ts';
 import { queensIn, reigning } from './queensIn.ts';
 import { inRoom, livingColony, ofColony, present, type Tellers, type Telling, without } from './telling.ts';
 
-type QueenKind = 'queenGiven' | 'queenRecorded' | 'queenSeen' | 'queenMarked' | 'queenTaken';
+type QueenKind =
+  | 'queenGiven'
+  | 'queenRecorded'
+  | 'queenSeen'
+  | 'introductionSeen'
+  | 'queenMarked'
+  | 'queenTaken';
 
 export const queenTellers: Tellers<QueenKind> = {
   queenGiven(telling, { payload }, on) {
@@ -85,6 +91,22 @@ export const queenTellers: Tellers<QueenKind> = {
     }
     const room = bay ?? (slot === undefined ? undefined : bayOfSlot(telling, colony, slot));
     return { ...inRoom(without(colony, 'notSeenOn'), room), evidenceOn: on };
+  }),
+
+  introductionSeen: ofColony((colony, { queen: id, what }, on, telling) => {
+    if (colony.status !== 'caged') return 'No caged queen is being introduced there.';
+    const caged = queensIn(telling.queens, colony.id).filter((queen) => queen.caged);
+    const queen =
+      id === undefined ? (caged.length === 1 ? caged[0] : undefined) : caged.find((each) => each.id === id);
+    if (id !== undefined && !queen) return 'That queen is not in a cage there.';
+    if (what === 'candy') return { ...colony, evidenceOn: on };
+    if (queen) {
+      const { caged: _, ...free } = queen;
+      const gone = what === 'refused' ? { gone: { on, to: 'lost' as const } } : {};
+      telling.queens.set(queen.id, { ...free, ...gone });
+    }
+    // Out of the cage she is among them; that she is taken, her eggs will say.
+    return what === 'refused' ? { ...colony, status: 'stocked', since: on } : { ...colony, evidenceOn: on };
   }),
 
   queenMarked: ofColony((colony, { queen: id, colour, number, clipped }, on, telling) => {

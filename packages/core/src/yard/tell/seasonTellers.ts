@@ -38,7 +38,8 @@ export const seasonTellers: Tellers<SeasonKind> = {
   weatherRecorded({ weather, known }, { payload }) {
     if (!known.yards.has(payload.yard)) return NO_YARD;
     const days = weather.get(payload.yard) ?? new Map<Day, WeatherDay>();
-    for (const day of payload.days) days.set(day.date, day);
+    // What is told later of a day adds to what was known of it, or takes its place.
+    for (const day of payload.days) days.set(day.date, merged(days.get(day.date), day));
     weather.set(payload.yard, days);
     return undefined;
   },
@@ -64,6 +65,16 @@ export const seasonTellers: Tellers<SeasonKind> = {
   // Applied where the events are put in order; it changes nothing of its own.
   withdrawn: () => undefined,
 };
+
+/** A day as it is told, and where that leaves something open, as it was known before. */
+const merged = (before: WeatherDay | undefined, day: WeatherDay): WeatherDay => ({
+  date: day.date,
+  min_C: day.min_C ?? before?.min_C ?? null,
+  max_C: day.max_C ?? before?.max_C ?? null,
+  wind_ms: day.wind_ms ?? before?.wind_ms ?? null,
+  rain_mm: day.rain_mm ?? before?.rain_mm ?? null,
+  flying_h: day.flying_h ?? before?.flying_h ?? null,
+});
 
 const NO_YARD = 'There is no such yard.';
 const NO_ROUND = 'That round was not grafted yet.';

@@ -177,6 +177,10 @@ export const statusTellers: Tellers<StatusKind> = {
     if (!into || into.box !== payload.intoBox || into.ended)
       return 'The colony to combine with is not there.';
     const { colony } = found;
+    const shared = payload.also && telling.colonies.get(payload.also.colony);
+    if (payload.also && (!shared || shared.ended || shared.box !== payload.also.box || shared.id === into.id))
+      return 'The second colony to share it with is not there.';
+    if (shared) telling.colonies.set(shared.id, { ...shared, combinedOn: on });
     const brings = QUEENLESS.includes(into.status) && !QUEENLESS.includes(colony.status);
     for (const queen of queensIn(telling.queens, colony.id))
       telling.queens.set(

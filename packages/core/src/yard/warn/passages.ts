@@ -111,7 +111,7 @@ export function namesAfter(
   const standing = compartmentsOf(state, designs, box);
   const names = deriveBox(design).spaces.map(({ id, name, bays }) => {
     const home = standing.find((each) => bays.some((bay) => each.bays.includes(bay.id)));
-    return [id, (home?.name ?? name).toLowerCase()] as const;
+    return [id, home?.name ?? name] as const;
   });
   return (sentence) =>
     names.reduce(
