@@ -66,6 +66,13 @@ function runRound(
   const round = seed.id();
   const accepted = Math.round(grafts * (0.62 + seed.random() * 0.24));
   diary.write('grafted', graftedOn, { round, number, donor, grafts }, { hour: 15 });
+  counts.write('roundPlanned', plusDays(graftedOn, -PLANNED_AHEAD_D), {
+    round,
+    number,
+    donor,
+    graftOn: graftedOn,
+    grafts,
+  });
   counts.write('cellsAccepted', plusDays(graftedOn, 1), { round, accepted }, { hour: 16 });
   counts.write(
     'cellsMoved',
@@ -80,6 +87,9 @@ function runRound(
     giveCell(world, place, round, ripeOn);
   }
 }
+
+/** Rounds are planned about a month ahead. */
+const PLANNED_AHEAD_D = 30;
 
 function stock({ seed, diary }: World, place: Place, on: Day): void {
   const longAgo = daysBetween(place.freeOn, on) > 9;

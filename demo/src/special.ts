@@ -113,8 +113,17 @@ export function specialBoxes({ designs, yards, year }: Special): Diary {
   const growing = hive('G1', on('05-12'), 'laying');
   diary.write('strengthSeen', on('05-22'), { ...growing, seams: 3 }, { hour: 18 });
   diary.write('roleSet', on('04-10'), { box: room('Q1').box, role: 'stores' }, { hour: 11 });
+  for (const [day, name, queens, by] of LOTS)
+    diary.write('lotWanted', on(day), { lot: seed.id(), name, queens, by: on(by) }, { hour: 20 });
   return diary;
 }
+
+/** Queens that are wanted in a season: said when, for whom, how many, by when. */
+const LOTS = [
+  ['04-30', 'Order from the next valley', 26, '06-20'],
+  ['05-12', 'Our own boxes', 16, '07-15'],
+  ['05-20', 'The beginners’ course', 12, '08-10'],
+] as const;
 const SEED = 51;
 
 type Of = { box: string; colony: string };

@@ -189,13 +189,50 @@ export interface Round {
   number: number;
   donor: string;
   donorQueen?: string;
+  /** The day of the graft; while it is planned, the day it is meant for. */
   graftedOn: Day;
   grafts: number;
+  /** True until it is grafted. */
+  planned?: true;
+  /** As it was planned last, where it was. */
+  plan?: { graftOn: Day; grafts: number };
   /** As counted last; undefined until they are counted. */
   accepted?: { on: Day; cells: number };
   /** Cells carried on, in the order in which that happened. */
   moved?: readonly { on: Day; cells: number; to: CellsTo; where?: string }[];
 }
+
+/** Queens wanted by a day. */
+export interface Lot {
+  id: string;
+  name: string;
+  queens: number;
+  by: Day;
+}
+
+/** What became of the cells of a round so far. */
+export interface RoundOutcome {
+  round: string;
+  given: number;
+  /** Laying, or were; of them those taken from their rooms already. */
+  takes: number;
+  taken: number;
+  misses: number;
+}
+
+/** All that a season of rearing is planned with: rounds and lots, what became of cells, the record, and when rooms are free. */
+export interface RearingSeason {
+  rounds: readonly Round[];
+  lots: readonly Lot[];
+  outcomes: readonly RoundOutcome[];
+  /** Attempts that are decided, of all rounds. */
+  record: { takes: number; tried: number };
+  /** Grafts that were counted, and how many of them were taken on. */
+  accepted: { cells: number; grafts: number };
+  /** Mating rooms: the day from which each is free, at the latest as expected. */
+  rooms: readonly { freeFrom: Day }[];
+}
+export const RearingSeason = z.custom<RearingSeason>();
 
 /** One box as it stands with all that is recorded, and what lives in it. */
 export interface BoxStanding {

@@ -71,6 +71,8 @@ export const RoundRow = z.strictObject({
   grafts: z.number().int(),
   /** Null until they are counted. */
   accepted: z.number().int().nullable(),
+  /** Not grafted yet. */
+  planned: z.boolean(),
 });
 export type RoundRow = z.infer<typeof RoundRow>;
 

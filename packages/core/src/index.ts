@@ -152,6 +152,17 @@ export {
   reachProblems,
   spaceProblems,
 } from './reach/reach.ts';
+export { freeFrom } from './rounds/freeFrom.ts';
+export { lotsOf } from './rounds/lotsOf.ts';
+export {
+  type LotOdds,
+  lotOdds,
+  type RipeDay,
+  type RoundView,
+  roomsFor,
+  roundFor,
+  roundViews,
+} from './rounds/rearing.ts';
 export {
   celsiusIn,
   figures,

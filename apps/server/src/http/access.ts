@@ -27,6 +27,7 @@ export const access: Readonly<Record<string, Role>> = {
   'GET /api/queens/:id': 'guest',
   'GET /api/search': 'guest',
   'GET /api/takes': 'guest',
+  'GET /api/rearing': 'guest',
   'GET /api/years/:year': 'guest',
   'GET /api/sensors': 'guest',
   'GET /api/sensors/weights': 'guest',

@@ -1,8 +1,17 @@
-import { CalendarDate, Id, TakeReport, TakesBy, Year, YearRibbon } from '@yellow-cell/contract';
+import {
+  CalendarDate,
+  Id,
+  RearingSeason,
+  TakeReport,
+  TakesBy,
+  Year,
+  YearRibbon,
+} from '@yellow-cell/contract';
 import { seasonYear } from '@yellow-cell/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { NotFound } from '../services/conflict.ts';
+import { rearingSeason } from '../services/rearing.ts';
 import { takeReport } from '../services/takes.ts';
 import { seasonBetween } from '../store/season.ts';
 import { findYard } from '../store/yards.ts';
@@ -24,6 +33,18 @@ export const reportRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { c
       },
     },
     ({ query: { by, on, from } }) => takeReport(context(), by, on, from),
+  );
+  app.get(
+    '/rearing',
+    {
+      schema: {
+        tags: ['rounds'],
+        summary: 'Rounds, plans and lots, what became of cells, the record, and when rooms are free',
+        querystring: z.object({ on: CalendarDate }),
+        response: { 200: RearingSeason },
+      },
+    },
+    ({ query: { on } }) => rearingSeason(context(), on),
   );
   app.get(
     '/years/:year',

@@ -97,6 +97,8 @@ const WHOLE_STORY: readonly LogEvent['kind'][] = [
   'boxStacked',
   'boxTakenApart',
   'weatherRecorded',
+  'roundPlanned',
+  'roundDropped',
   'grafted',
   'withdrawn',
 ];

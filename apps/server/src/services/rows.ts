@@ -13,8 +13,10 @@ import {
   compartmentsOf,
   compassPoint,
   type Day,
+  designOf,
   expectationsOf,
   failBy,
+  freeFrom,
   type Known,
   outcomeOf,
   type Weather,
@@ -74,6 +76,7 @@ export function reckonedRows(told: Omit<Told, 'recentOf'>): ReckonedRows {
   const rows: ReckonedRows = { compartments: [], attempts: [], due: [] };
   for (const box of state.boxes.values()) {
     const weather = weatherAt(state, box);
+    const design = designOf(known.designs, box);
     for (const compartment of compartmentsOf(state, known.designs, box)) {
       const { position, name, frames, status, since } = compartment;
       const expected = expectationsOf(compartment, box, weather, constantsFor(box));
@@ -89,6 +92,10 @@ export function reckonedRows(told: Omit<Told, 'recentOf'>): ReckonedRows {
         due_from: first?.from ?? null,
         due_expected: first?.expected ?? null,
         due_to: first?.to ?? null,
+        role: compartment.role,
+        free_from: design
+          ? (freeFrom(compartment, { design, box }, weather, constantsFor(box)) ?? null)
+          : null,
       });
       for (const { kind, key = '', from, to, lapses = false } of expected)
         rows.due.push({

@@ -17,7 +17,13 @@ export interface Touched {
 export const SEASON_KINDS: readonly EventKind[] = ['bloomSeen', 'trialBegun', 'trialEnded'];
 
 /** Kinds that tell of a round, and of no box. */
-const ROUND_KINDS: readonly EventKind[] = ['grafted', 'cellsAccepted', 'cellsMoved'];
+const ROUND_KINDS: readonly EventKind[] = [
+  'roundPlanned',
+  'roundDropped',
+  'grafted',
+  'cellsAccepted',
+  'cellsMoved',
+];
 
 interface Story {
   events: LogEvent[];

@@ -42,12 +42,13 @@ async function roundsBetween(store: Store, from: string, to: string): Promise<Ro
     .orderBy('grafted_on')
     .$castTo<{ told: Round }>()
     .execute();
-  return rows.map(({ told: { id, number, donor, graftedOn, grafts, accepted } }) => ({
+  return rows.map(({ told: { id, number, donor, graftedOn, grafts, accepted, planned = false } }) => ({
     id,
     number,
     donor,
     graftedOn,
     grafts,
     accepted: accepted?.cells ?? null,
+    planned,
   }));
 }

@@ -109,6 +109,8 @@ export interface CompartmentStateTable extends Owned {
   due_from: Day | null;
   due_expected: Day | null;
   due_to: Day | null;
+  role: string;
+  free_from: Day | null;
 }
 export interface AttemptStateTable extends Owned {
   attempt_id: string;

@@ -11,7 +11,7 @@ export interface TakeCounts {
 }
 
 /** The verdict on an attempt as of a day; must say the same as `verdictOn` in core, and a test holds it to that. */
-const verdict = (on: string) => sql<string>`case
+export const verdict = (on: string) => sql<string>`case
   when miss_on <= ${on}::date then 'miss'
   when take_on <= ${on}::date then 'take'
   when fail_by < ${on}::date then 'miss'

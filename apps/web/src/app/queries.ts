@@ -6,6 +6,7 @@ import type {
   Found,
   LogEvent,
   QueenStory,
+  RearingSeason,
   SensorReport,
   Session,
   Standing,
@@ -149,6 +150,12 @@ export const takesQuery = (by: TakesBy, on: string, from?: string) =>
       getJson<TakeReport>(`/takes?by=${by}&on=${on}${from ? `&from=${from}` : ''}`, signal),
   });
 
+export const rearingQuery = (on: string) =>
+  queryOptions({
+    queryKey: ['rearing', on],
+    queryFn: ({ signal }) => getJson<RearingSeason>(`/rearing?on=${on}`, signal),
+  });
+
 export const searchQuery = (find: string, limit = 5) =>
   queryOptions({
     queryKey: ['search', find, limit],
@@ -168,6 +175,7 @@ const FROM_LOG = [
   'queens',
   'years',
   'takes',
+  'rearing',
   'yards',
   'search',
   'designs',

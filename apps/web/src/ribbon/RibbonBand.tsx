@@ -120,13 +120,22 @@ function RoundBar({ round, scale, lane }: { round: RoundRow; scale: YearScale; l
       width={Math.max(3, to - from)}
       height={4}
       rx={2}
-      fill="var(--ink)"
+      fill={round.planned ? 'var(--sheet)' : 'var(--ink)'}
+      stroke={round.planned ? 'var(--ink)' : 'none'}
+      strokeWidth={0.8}
       opacity={0.75}
     >
-      <title>{`Round ${round.number}, ${round.donor}: ${round.accepted === null ? `${round.grafts} grafts, not counted yet` : `${round.accepted} of ${round.grafts} grafts accepted`}`}</title>
+      <title>{`Round ${round.number}, ${round.donor}: ${roundWords(round)}`}</title>
     </rect>
   );
 }
+
+const roundWords = ({ planned, accepted, grafts }: RoundRow): string =>
+  planned
+    ? `${grafts} grafts planned`
+    : accepted === null
+      ? `${grafts} grafts, not counted yet`
+      : `${accepted} of ${grafts} grafts accepted`;
 
 /** Yellowish where queens could fly, cold grey below 5 °C, else plain. */
 function tint(max_C: number, flying_h: number): string {

@@ -1,10 +1,90 @@
-import { Coming } from '../parts/Coming.tsx';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { LotList } from './LotList.tsx';
+import { NextList } from './NextList.tsx';
+import { PlanForm } from './PlanForm.tsx';
+import { RoundSlip } from './RoundSlip.tsx';
+import { SeasonSheet } from './SeasonSheet.tsx';
+import { type Moved, useRearing } from './useRearing.ts';
 
+/** From the queens wanted to the cells in the boxes: the rounds of a season, and what hangs on their days. */
 export function RoundsScreen() {
+  const [params, setParams] = useSearchParams();
+  const [moved, setMoved] = useState<Moved>();
+  const [planning, setPlanning] = useState(false);
+  const rearing = useRearing(moved);
+  const chosen = params.get('round') ?? undefined;
+  const choose = (round: string | undefined) =>
+    setParams(
+      (before) => {
+        const next = new URLSearchParams(before);
+        if (round === undefined) next.delete('round');
+        else next.set('round', round);
+        return next;
+      },
+      { replace: true },
+    );
+  const view = rearing.views.find(({ round }) => round.id === chosen);
+  const { record, accepted } = rearing.season;
   return (
-    <Coming name="Rounds">
-      Queen rearing will be planned here: donors, grafts, starters and finishers, cells to compartments, and
-      the season made and remade as takes come in.
-    </Coming>
+    <main className="flex h-full flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
+      <section className="min-w-0 flex-1 bg-sheet lg:overflow-y-auto" aria-label="The season">
+        <div className="flex flex-wrap items-baseline gap-x-5 px-5 pt-3 pb-1">
+          <h1 className="text-base">Rounds</h1>
+          <p className="text-soft">
+            Record: {record.takes} takes of {record.tried} cells; {accepted.cells} of {accepted.grafts} grafts
+            taken on
+          </p>
+        </div>
+        {rearing.views.length === 0 ? (
+          <p className="px-5 py-6 text-soft">
+            No round is grafted or planned yet. Say what queens are wanted and by when, or plan a graft; its
+            days, cells and rooms follow.
+          </p>
+        ) : (
+          <>
+            <div className="hidden sm:block">
+              <SeasonSheet
+                rearing={rearing}
+                chosen={chosen}
+                moved={moved}
+                onChoose={choose}
+                onMove={setMoved}
+              />
+            </div>
+            <NextList rearing={rearing} onChoose={choose} />
+          </>
+        )}
+      </section>
+      <aside
+        aria-label="Slip"
+        className={`w-full shrink-0 border-hairline bg-slip p-5 lg:order-none lg:w-[22rem] lg:overflow-y-auto lg:border-l ${view || planning ? 'order-first' : ''}`}
+      >
+        {view ? (
+          <RoundSlip key={view.round.id} rearing={rearing} view={view} onClose={() => choose(undefined)} />
+        ) : planning ? (
+          <PlanForm rearing={rearing} onDone={() => setPlanning(false)} />
+        ) : (
+          <>
+            <button
+              type="button"
+              className="button button-main min-h-12 w-full"
+              onClick={() => setPlanning(true)}
+            >
+              Plan a round…
+            </button>
+            <LotList rearing={rearing} />
+            <p className="mt-4 text-sm text-soft">
+              A lot’s odds are those of all queens wanted up to its day: queens that are there, and cells
+              still open by the record. How rates lie apart is told in the{' '}
+              <Link className="underline" to="/ledger">
+                Ledger
+              </Link>
+              .
+            </p>
+          </>
+        )}
+      </aside>
+    </main>
   );
 }

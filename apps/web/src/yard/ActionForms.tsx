@@ -75,7 +75,7 @@ function CellForm(props: FormProps) {
   const say = useSay();
   const { view, send, onCancel } = props;
   const rounds = [...view.state.rounds.values()]
-    .filter((each) => cellsUntil(each) >= view.on)
+    .filter((each) => !each.planned && cellsUntil(each) >= view.on)
     .sort((a, b) => (a.graftedOn > b.graftedOn ? -1 : 1))
     .slice(0, 8);
   const ripe = (graftedOn: string) => plusDays(graftedOn, view.constants.cellToRipe_d);

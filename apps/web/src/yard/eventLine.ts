@@ -120,6 +120,11 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names, zone: strin
   frameAudited: () => 'Frame looked through',
   framesMoved: ({ moves, purpose }) =>
     `${countOf(moves.length, 'frame')} ${moves.every(({ to }) => to === null) ? 'taken out' : 'moved'} ${purpose === 'other' ? '' : purposeWords[purpose]}`.trim(),
+  roundPlanned: ({ number, graftOn, grafts }) =>
+    `Round ${number} planned: ${countOf(grafts, 'graft')} on ${showDay(graftOn)}`,
+  roundDropped: () => 'Plan of a round dropped',
+  lotWanted: ({ name, queens, by }) => `Wanted: ${countOf(queens, 'queen')} by ${showDay(by)} (${name})`,
+  lotDropped: () => 'No more wanted',
   grafted: ({ number }) => `Round ${number} grafted`,
   cellsAccepted: ({ round, accepted }, names) =>
     `${countOf(accepted, 'cell')} accepted${roundOf(round, names)}`,

@@ -55,7 +55,7 @@ export const Entry = z.discriminatedUnion('kind', [
 export type EntryOf<K extends EventKind> = Extract<Entry, { kind: K }>;
 
 export const Subject = z.strictObject({
-  kind: z.enum(['box', 'colony', 'attempt', 'round', 'yard', 'queen', 'frame', 'trial']),
+  kind: z.enum(['box', 'colony', 'attempt', 'round', 'yard', 'queen', 'frame', 'trial', 'lot']),
   id: Id,
 });
 export type Subject = z.infer<typeof Subject>;

@@ -17,6 +17,25 @@ export type WeatherDay = z.infer<typeof WeatherDay>;
 
 /** What concerns a yard or a season, not one box. */
 export const seasonEvents = {
+  /** A round that is thought of: told again by the same id, the plan is moved; told as grafted, it is a fact. */
+  roundPlanned: z.strictObject({
+    round: Id,
+    number: wholeNumber(1),
+    donor: name(60),
+    donorQueen: Id.optional(),
+    graftOn: CalendarDate,
+    grafts: count('Grafts', 1_000).min(1, 'At least one larva is grafted.'),
+  }),
+  /** A plan that is not kept. */
+  roundDropped: z.strictObject({ round: Id }),
+  /** Queens wanted by a day: for an order, or for one's own boxes. Told again by the same id, it is changed. */
+  lotWanted: z.strictObject({
+    lot: Id,
+    name: name(60),
+    queens: count('Queens', 10_000).min(1, 'At least one queen is wanted.'),
+    by: CalendarDate,
+  }),
+  lotDropped: z.strictObject({ lot: Id }),
   grafted: z.strictObject({
     round: Id,
     number: wholeNumber(1),

@@ -72,6 +72,10 @@ export const subjectFields: Readonly<Record<EventKind, Named>> = {
   frameAudited: { ...colony, frame: 'frame' },
   framesMoved: { 'moves.*.frame': 'frame', 'moves.*.from.box': 'box', 'moves.*.to.box': 'box' },
 
+  roundPlanned: { round: 'round', donorQueen: 'queen' },
+  roundDropped: { round: 'round' },
+  lotWanted: { lot: 'lot' },
+  lotDropped: { lot: 'lot' },
   grafted: { round: 'round', donorQueen: 'queen' },
   cellsAccepted: { round: 'round' },
   cellsMoved: { round: 'round' },

@@ -9,6 +9,8 @@ export async function up(db: Kysely<unknown>): Promise<void> {
         drop constraint due_state_pkey,
         add primary key (breeder_id, box_id, position, kind, key);
       -- How the brood of an attempt was scored last: relatives of a queen are told apart by it.
+      -- What a room serves as, and from when it is free for a cell, as expected; null where it is for none.
+      alter table compartment_state add column role text not null default 'empty', add column free_from date;
       -- Of some days little is known.
       alter table weather_day
         alter column min_c drop not null,

@@ -3,6 +3,10 @@ import type { Day } from '../../calendar/days.ts';
 import { present, type Tellers } from './telling.ts';
 
 type SeasonKind =
+  | 'roundPlanned'
+  | 'roundDropped'
+  | 'lotWanted'
+  | 'lotDropped'
   | 'grafted'
   | 'cellsAccepted'
   | 'cellsMoved'
@@ -13,21 +17,49 @@ type SeasonKind =
   | 'withdrawn';
 
 export const seasonTellers: Tellers<SeasonKind> = {
+  roundPlanned({ rounds }, { payload: { round: id, donorQueen, graftOn, ...rest } }) {
+    const before = rounds.get(id);
+    if (before && !before.planned) return `Round ${before.number} is grafted already: its day is a fact.`;
+    rounds.set(id, {
+      id,
+      ...rest,
+      ...present({ donorQueen }),
+      graftedOn: graftOn,
+      planned: true,
+      plan: { graftOn, grafts: rest.grafts },
+    });
+    return undefined;
+  },
+
+  roundDropped({ rounds }, { payload: { round: id } }) {
+    const round = rounds.get(id);
+    if (!round) return NO_ROUND;
+    if (!round.planned) return `Round ${round.number} is grafted already: it cannot be dropped.`;
+    rounds.delete(id);
+    return undefined;
+  },
+
+  // Lots are read from the log where they are shown; they change no box.
+  lotWanted: () => undefined,
+  lotDropped: () => undefined,
+
   grafted({ rounds }, { payload: { round: id, donorQueen, countedAtOnce, ...rest } }, on) {
-    if (rounds.has(id)) return `Round ${rest.number} was already grafted.`;
-    const round: Round = { id, ...rest, ...present({ donorQueen }), graftedOn: on };
+    const before = rounds.get(id);
+    if (before && !before.planned) return `Round ${rest.number} was already grafted.`;
+    const plan = before?.plan;
+    const round: Round = { id, ...rest, ...present({ donorQueen, plan }), graftedOn: on };
     if (countedAtOnce === undefined) rounds.set(id, round);
     return countedAtOnce === undefined ? undefined : count(rounds, round, countedAtOnce, on);
   },
 
   cellsAccepted({ rounds }, { payload: { round: id, accepted } }, on) {
     const round = rounds.get(id);
-    return round ? count(rounds, round, accepted, on) : NO_ROUND;
+    return round && !round.planned ? count(rounds, round, accepted, on) : NO_ROUND;
   },
 
   cellsMoved({ rounds }, { payload: { round: id, cells, to, where } }, on) {
     const round = rounds.get(id);
-    if (!round) return NO_ROUND;
+    if (!round || round.planned) return NO_ROUND;
     const most = round.accepted?.cells ?? round.grafts;
     if (cells > most) return `Round ${round.number} has ${most} cells; ${cells} cannot be moved.`;
     const moved = [...(round.moved ?? []), { on, cells, to, ...present({ where }) }];

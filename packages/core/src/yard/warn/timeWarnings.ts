@@ -24,6 +24,8 @@ function timeSentence({ state, on, constants }: Situation, act: Act): string | u
   switch (act.kind) {
     case 'cellGiven': {
       const round = act.payload.round === undefined ? undefined : state.rounds.get(act.payload.round);
+      if (round?.planned)
+        return `Round ${round.number} is planned for ${showDay(round.graftedOn, on)}, and not grafted yet.`;
       if (!round || on <= cellsUntil(round)) return undefined;
       return `Round ${round.number} was grafted ${showDay(round.graftedOn, on)}: its queens emerged by ${showDay(cellsUntil(round), on)}.`;
     }

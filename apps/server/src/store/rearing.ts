@@ -1,0 +1,71 @@
+import type { LogEvent, RearingSeason, Round, RoundOutcome } from '@yellow-cell/contract';
+import { sql } from 'kysely';
+import type { Store } from './database.ts';
+import { eventsAbout, subjectsOfKind } from './events.ts';
+import { verdict } from './takes.ts';
+
+/** Rounds grafted, or planned, from a day on, oldest first. */
+export async function roundsFrom(store: Store, from: string): Promise<Round[]> {
+  const rows = await store
+    .selectFrom('round_state')
+    .select('told')
+    .where('grafted_on', '>=', from)
+    .orderBy('grafted_on')
+    .$castTo<{ told: Round }>()
+    .execute();
+  return rows.map(({ told }) => told);
+}
+
+/** What became of the cells of these rounds as of a day: a queen is taken once she has left her room, and was not lost. */
+export async function outcomesOf(
+  store: Store,
+  rounds: readonly string[],
+  on: string,
+): Promise<RoundOutcome[]> {
+  if (rounds.length === 0) return [];
+  const { rows } = await sql<RoundOutcome>`
+    select attempt.round_id as round, count(*)::int as given,
+      count(*) filter (where ${verdict(on)} = 'take')::int as takes,
+      count(*) filter (where ${verdict(on)} = 'take' and queen.gone is not null and queen.gone <> 'lost')::int as taken,
+      count(*) filter (where ${verdict(on)} = 'miss')::int as misses
+    from attempt_state as attempt
+    left join queen_state as queen on queen.queen_id = attempt.attempt_id
+    where attempt.round_id = any(${rounds}::uuid[]) and attempt.given_on <= ${on}::date
+    group by 1`.execute(store);
+  return rows;
+}
+
+/** All attempts that are decided, and all grafts that were counted. */
+export async function recordOn(
+  store: Store,
+  on: string,
+): Promise<Pick<RearingSeason, 'record' | 'accepted'>> {
+  const { rows } = await sql<{ takes: number; tried: number; cells: number; grafts: number }>`
+    select
+      (select count(*)::int from attempt_state where ${verdict(on)} = 'take') as takes,
+      (select count(*)::int from attempt_state where ${verdict(on)} in ('take', 'miss')) as tried,
+      coalesce(sum((told->'accepted'->>'cells')::int), 0)::int as cells,
+      coalesce(sum((told->>'grafts')::int), 0)::int as grafts
+    from round_state where told->'accepted' is not null`.execute(store);
+  const { takes = 0, tried = 0, cells = 0, grafts = 0 } = rows[0] ?? {};
+  return { record: { takes, tried }, accepted: { cells, grafts } };
+}
+
+/** When each mating room is free for a cell, as expected. */
+export async function roomsFree(store: Store): Promise<RearingSeason['rooms']> {
+  const rows = await store
+    .selectFrom('compartment_state as room')
+    .innerJoin('box_state as box', 'box.box_id', 'room.box_id')
+    .select('room.free_from as freeFrom')
+    .where('room.free_from', 'is not', null)
+    .where('box.taken_apart_on', 'is', null)
+    .where('box.yard_id', 'is not', null)
+    .orderBy('room.free_from')
+    .$castTo<{ freeFrom: string }>()
+    .execute();
+  return rows;
+}
+
+/** All that was told of lots, and what took it back. */
+export const lotEvents = async (store: Store): Promise<LogEvent[]> =>
+  eventsAbout(store, await subjectsOfKind(store, 'lot'), ['lotWanted', 'lotDropped']);

@@ -1,0 +1,279 @@
+import type { CellsTo, Round } from '@yellow-cell/contract';
+import { cellsToWords, countOf, type RoundView, showDay, showWindow } from '@yellow-cell/core';
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import type { Delivery } from '../app/outbox.ts';
+import { useSay } from '../app/units.ts';
+import { type Draft, draft, useLog } from '../app/useLog.ts';
+import { SelectField, TextField } from '../parts/Field.tsx';
+import { numberIn } from '../parts/numberIn.ts';
+import { Form } from '../yard/Form.tsx';
+import { stepsOf } from './steps.ts';
+import type { Rearing } from './useRearing.ts';
+
+type Asked = 'graft' | 'count' | 'move';
+
+/** A round from its drones to its last queen: what is done, what is next, and the entries that it asks for. */
+export function RoundSlip({
+  rearing,
+  view,
+  onClose,
+}: {
+  rearing: Rearing;
+  view: RoundView;
+  onClose: () => void;
+}) {
+  const say = useSay();
+  const log = useLog();
+  const [asked, setAsked] = useState<Asked>();
+  const [refused, setRefused] = useState<string>();
+  const { round, queens, open, outcome } = view;
+  const { today, ripe } = rearing;
+  const rooms = ripe.find((each) => each.round.id === round.id);
+  const send = async (title: string, drafts: readonly Draft[]) => {
+    const delivery: Delivery = await log(`Round ${round.number}: ${title}`, drafts);
+    setRefused(delivery.state === 'refused' ? delivery.problems[0]?.sentence : undefined);
+    if (delivery.state !== 'refused') setAsked(undefined);
+  };
+  return (
+    <>
+      <div className="flex items-start justify-between">
+        <h2 className="text-xl">
+          Round {round.number} · {round.planned ? 'planned' : 'grafted'}
+        </h2>
+        <button type="button" aria-label="Close the slip" className="p-2" onClick={onClose}>
+          <X size={18} aria-hidden />
+        </button>
+      </div>
+      <p className="text-soft">
+        {say(showDay(round.graftedOn, today))}, donor “{round.donor}”
+        {round.plan && !round.planned && round.plan.graftOn !== round.graftedOn
+          ? `; planned for ${say(showDay(round.plan.graftOn, today))}`
+          : ''}
+      </p>
+      {refused && (
+        <p role="alert" className="mt-2 text-danger">
+          {say(refused)}
+        </p>
+      )}
+      <div className="mt-3 grid gap-2">
+        {asked === undefined && (
+          <>
+            {round.planned && (
+              <>
+                <Main name="Grafted today…" onPress={() => setAsked('graft')} />
+                <button
+                  type="button"
+                  className="button min-h-11"
+                  onClick={() =>
+                    void send('plan dropped', [draft('roundDropped', { round: round.id })]).then(onClose)
+                  }
+                >
+                  Drop the plan
+                </button>
+              </>
+            )}
+            {!round.planned && !round.accepted && (
+              <Main name="Count what is taken on…" onPress={() => setAsked('count')} />
+            )}
+            {round.accepted && (
+              <>
+                <button type="button" className="button min-h-11" onClick={() => setAsked('move')}>
+                  Cells carried on…
+                </button>
+                <button
+                  type="button"
+                  className="button min-h-11 font-normal"
+                  onClick={() => setAsked('count')}
+                >
+                  Count again…
+                </button>
+              </>
+            )}
+          </>
+        )}
+        {asked === 'graft' && (
+          <CountForm
+            label="Larvae grafted"
+            usual={round.grafts}
+            most={1_000}
+            save="Grafted"
+            onCancel={() => setAsked(undefined)}
+            onSave={(grafts) => {
+              const { id, number, donor, donorQueen } = round;
+              void send(`${countOf(grafts, 'graft')}`, [
+                draft('grafted', { round: id, number, donor, grafts, ...(donorQueen ? { donorQueen } : {}) }),
+              ]);
+            }}
+          />
+        )}
+        {asked === 'count' && (
+          <CountForm
+            label="Cells taken on"
+            usual={round.accepted?.cells}
+            most={round.grafts}
+            save="Counted"
+            onCancel={() => setAsked(undefined)}
+            onSave={(accepted) =>
+              void send(`${countOf(accepted, 'cell')} taken on`, [
+                draft('cellsAccepted', { round: round.id, accepted }),
+              ])
+            }
+          />
+        )}
+        {asked === 'move' && <CarryForm round={round} onCancel={() => setAsked(undefined)} send={send} />}
+      </div>
+      {rooms && rooms.over > 0 && (
+        <p className="mt-3 rounded border-2 border-danger px-2 py-1">
+          On {say(showDay(rooms.on, today))} {countOf(rooms.cells, 'cell is', 'cells are')} ripe and{' '}
+          {countOf(rooms.free, 'room is', 'rooms are')} free: {rooms.over} find none. They can hatch in an
+          incubator, or go to others.
+        </p>
+      )}
+      {outcome && (
+        <p className="mt-3">
+          {countOf(outcome.given, 'cell')} given: {countOf(queens, 'queen')} laying or taken, {outcome.misses}{' '}
+          missed, {open} open.
+        </p>
+      )}
+      <h3 className="eyebrow">Day by day</h3>
+      <ol>
+        {stepsOf(view).map(({ title, from, to, detail }) => {
+          const past = to < today;
+          const now = from <= today && !past;
+          return (
+            <li
+              key={title}
+              className={`border-b border-hairline py-2 ${now ? '-mx-2 rounded bg-glow px-2' : ''}`}
+            >
+              <p className="flex justify-between gap-3">
+                <strong className={past ? 'text-soft' : ''}>{title}</strong>
+                <span className={past ? 'text-soft' : ''}>{say(showWindow(from, to, today))}</span>
+              </p>
+              <p className="text-sm text-soft">{say(detail)}</p>
+            </li>
+          );
+        })}
+      </ol>
+      {(round.moved ?? []).length > 0 && (
+        <>
+          <h3 className="eyebrow">Cells carried on</h3>
+          <ul>
+            {(round.moved ?? []).map(({ on, cells, to, where }, index) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: told in this order, and never out of it
+              <li key={index} className="row-line">
+                <span>
+                  {countOf(cells, 'cell')} {cellsToWords[to]}
+                  {where ? `, ${where}` : ''}
+                </span>
+                <span className="text-soft">{say(showDay(on, today))}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </>
+  );
+}
+
+const Main = ({ name, onPress }: { name: string; onPress: () => void }) => (
+  <button type="button" className="button button-main min-h-12" onClick={onPress}>
+    {name}
+  </button>
+);
+
+interface CountFormProps {
+  label: string;
+  usual: number | undefined;
+  most: number;
+  save: string;
+  onSave: (count: number) => void;
+  onCancel: () => void;
+}
+
+function CountForm({ label, usual, most, save, onSave, onCancel }: CountFormProps) {
+  const [typed, setTyped] = useState(usual === undefined ? '' : String(usual));
+  const count = numberIn(typed);
+  const problem =
+    Number.isInteger(count) && count >= 0 && count <= most ? undefined : `A whole number from 0 to ${most}.`;
+  return (
+    <Form save={save} onSave={() => problem === undefined && onSave(count)} onCancel={onCancel}>
+      <TextField
+        label={label}
+        inputMode="numeric"
+        value={typed}
+        problem={typed === '' ? undefined : problem}
+        onChange={({ target }) => setTyped(target.value)}
+      />
+    </Form>
+  );
+}
+
+function CarryForm({
+  round,
+  send,
+  onCancel,
+}: {
+  round: Round;
+  send: (title: string, drafts: readonly Draft[]) => Promise<void>;
+  onCancel: () => void;
+}) {
+  const [to, setTo] = useState<CellsTo>('finisher');
+  const [typed, setTyped] = useState(String(round.accepted?.cells ?? round.grafts));
+  const [where, setWhere] = useState('');
+  const cells = numberIn(typed);
+  const most = round.accepted?.cells ?? round.grafts;
+  const problem =
+    Number.isInteger(cells) && cells >= 1 && cells <= most ? undefined : `A whole number from 1 to ${most}.`;
+  const load =
+    to === 'finisher' && cells > FINISHER_MOST
+      ? `A finisher feeds ${FINISHER_MOST} cells at once at most for well-built ones: share them between two.`
+      : undefined;
+  return (
+    <Form
+      save="Carried"
+      onSave={() =>
+        problem === undefined &&
+        void send(`${countOf(cells, 'cell')} ${cellsToWords[to]}`, [
+          draft('cellsMoved', {
+            round: round.id,
+            cells,
+            to,
+            ...(where.trim() ? { where: where.trim() } : {}),
+          }),
+        ])
+      }
+      onCancel={onCancel}
+    >
+      <SelectField
+        label="Where"
+        value={to}
+        hint={load}
+        onChange={({ target }) => setTo(target.value as CellsTo)}
+      >
+        {Object.entries(cellsToWords).map(([key, words]) => (
+          <option key={key} value={key}>
+            {words}
+          </option>
+        ))}
+      </SelectField>
+      <div className="grid grid-cols-2 gap-x-3">
+        <TextField
+          label="Cells (how many)"
+          inputMode="numeric"
+          value={typed}
+          problem={problem}
+          onChange={({ target }) => setTyped(target.value)}
+        />
+        <TextField
+          label="Which"
+          maxLength={80}
+          value={where}
+          onChange={({ target }) => setWhere(target.value)}
+        />
+      </div>
+    </Form>
+  );
+}
+/** Cells at once that a finisher builds well (handbook 5, finishing). */
+const FINISHER_MOST = 48;

@@ -1,0 +1,239 @@
+import { type Day, daysBetween, plusDays, showDay } from '@yellow-cell/core';
+import { scaleLinear } from 'd3-scale';
+import { useSay } from '../app/units.ts';
+import { useSize } from '../parts/useSize.ts';
+import { RoundRow } from './RoundRow.tsx';
+import type { Moved, Rearing } from './useRearing.ts';
+
+const LABEL = 112;
+const RIGHT = 24;
+const HEAD = 30;
+const ROW = 58;
+const ROOMS = 110;
+const LOTS = 64;
+const LOT_WIDTH = 110;
+
+export interface DayScale {
+  x(day: Day): number;
+  dayAt(x: number): Day;
+  from: Day;
+  to: Day;
+}
+
+interface SeasonSheetProps {
+  rearing: Rearing;
+  chosen: string | undefined;
+  moved: Moved | undefined;
+  onChoose: (round: string | undefined) => void;
+  onMove: (moved: Moved | undefined) => void;
+}
+
+/** One row a round, cells against rooms, and the lots, all on one scale of days; today across them. */
+export function SeasonSheet({ rearing, chosen, moved, onChoose, onMove }: SeasonSheetProps) {
+  const say = useSay();
+  const [ref, { width }] = useSize<HTMLDivElement>({ width: 900, height: 400 });
+  const { views, today, odds } = rearing;
+  const scale = scaleOf(rearing, LABEL, Math.max(LABEL + 200, width - RIGHT));
+  const roomsTop = HEAD + views.length * ROW;
+  const lotsTop = roomsTop + ROOMS;
+  const height = lotsTop + LOTS;
+  return (
+    <div ref={ref}>
+      <svg width={width} height={height} className="block" role="group" aria-label="Rounds by day">
+        {monthsIn(scale).map((first) => (
+          <g key={first}>
+            <line x1={scale.x(first)} x2={scale.x(first)} y1={4} y2={height} stroke="var(--hairline)" />
+            <text x={scale.x(first) + 5} y={18} fontSize={12} fontWeight={600} fill="var(--soft)">
+              {MONTHS[Number(first.slice(5, 7)) - 1]}
+            </text>
+          </g>
+        ))}
+        {views.map((view, index) => (
+          <RoundRow
+            key={view.round.id}
+            view={view}
+            top={HEAD + index * ROW}
+            height={ROW}
+            width={width}
+            scale={scale}
+            today={today}
+            chosen={chosen === view.round.id}
+            moved={moved?.round === view.round.id ? moved : undefined}
+            ripe={rearing.ripe.find(({ round }) => round.id === view.round.id)}
+            onChoose={() => onChoose(view.round.id)}
+            onMove={onMove}
+          />
+        ))}
+        <Rooms rearing={rearing} top={roomsTop} scale={scale} width={width} />
+        <g transform={`translate(0 ${lotsTop})`}>
+          <line x2={width} stroke="var(--hairline)" />
+          <text x={20} y={24} fontSize={13} fontWeight={700} fill="var(--ink)">
+            Queens
+          </text>
+          <text x={20} y={40} fontSize={11.5} fill="var(--soft)">
+            wanted by
+          </text>
+          {odds.length === 0 && (
+            <text x={LABEL} y={30} fontSize={12.5} fill="var(--soft)">
+              None are said to be wanted from today on.
+            </text>
+          )}
+          {odds.map(({ lot, chance }) => (
+            <g
+              key={lot.id}
+              transform={`translate(${scale.x(lot.by)} 0)`}
+              // Near the right edge it is written to the left of its day.
+              textAnchor={scale.x(lot.by) > width - LOT_WIDTH ? 'end' : 'start'}
+            >
+              <line y2={LOTS} stroke="var(--ink)" strokeWidth={1.5} />
+              <text
+                x={scale.x(lot.by) > width - LOT_WIDTH ? -6 : 6}
+                y={24}
+                fontSize={14}
+                fontWeight={700}
+                fill={chance < 0.5 ? 'var(--danger)' : 'var(--ink)'}
+              >
+                {percent(chance)}
+              </text>
+              <text
+                x={scale.x(lot.by) > width - LOT_WIDTH ? -6 : 6}
+                y={41}
+                fontSize={11.5}
+                fill="var(--soft)"
+              >
+                {lot.queens} by {say(showDay(lot.by, today))}
+              </text>
+            </g>
+          ))}
+        </g>
+        <line
+          x1={scale.x(today)}
+          x2={scale.x(today)}
+          y1={0}
+          y2={height}
+          stroke="var(--ink)"
+          strokeWidth={2}
+          pointerEvents="none"
+        />
+      </svg>
+    </div>
+  );
+}
+
+export const percent = (chance: number): string =>
+  chance > 0.995 ? 'over 99 %' : chance < 0.005 ? 'under 1 %' : `${Math.round(chance * 100)} %`;
+
+/** Rooms that are free when cells are ripe, and cells that find none. */
+function Rooms({
+  rearing: { ripe, today },
+  top,
+  scale,
+  width,
+}: {
+  rearing: Rearing;
+  top: number;
+  scale: DayScale;
+  width: number;
+}) {
+  const say = useSay();
+  const base = ROOMS - 22;
+  const most = Math.max(10, ...ripe.flatMap(({ cells, free }) => [cells, free]));
+  const high = (count: number) => (count / most) * (base - 26);
+  return (
+    <g transform={`translate(0 ${top})`}>
+      <line x2={width} stroke="var(--hairline)" />
+      <text x={20} y={26} fontSize={13} fontWeight={700} fill="var(--ink)">
+        Cells ripe
+      </text>
+      <text x={20} y={43} fontSize={11.5} fill="var(--soft)">
+        against free rooms
+      </text>
+      <line x1={LABEL} x2={width - RIGHT} y1={base} y2={base} stroke="var(--hairline)" />
+      {ripe.length === 0 && (
+        <text x={LABEL + 8} y={40} fontSize={12.5} fill="var(--soft)">
+          No cells are still to be given.
+        </text>
+      )}
+      {ripe.map(({ round, on, cells, free, over }) => (
+        <g key={round.id} transform={`translate(${scale.x(on)} 0)`}>
+          <title>
+            {`${say(showDay(on, today))}: ${cells} cells ripe, ${free} rooms free${over > 0 ? `; ${over} find none` : ''}`}
+          </title>
+          <rect
+            x={-26}
+            y={base - high(free)}
+            width={24}
+            height={high(free)}
+            fill="var(--comb)"
+            stroke="var(--comb-line)"
+          />
+          <rect
+            x={2}
+            y={base - high(cells)}
+            width={18}
+            height={high(cells)}
+            fill="var(--slip)"
+            stroke="var(--ink)"
+            strokeWidth={1.4}
+          />
+          {over > 0 && (
+            <rect x={2} y={base - high(cells)} width={18} height={high(over)} fill="var(--danger)" />
+          )}
+          <text x={-14} y={base - high(free) - 5} fontSize={11.5} textAnchor="middle" fill="var(--soft)">
+            {free}
+          </text>
+          <text
+            x={11}
+            y={base - high(cells) - 5}
+            fontSize={12}
+            fontWeight={700}
+            textAnchor="middle"
+            fill="var(--ink)"
+          >
+            {cells}
+          </text>
+          {over > 0 && (
+            <text
+              x={11}
+              y={base + 14}
+              fontSize={12}
+              fontWeight={600}
+              textAnchor="middle"
+              fill="var(--danger)"
+            >
+              {over} over
+            </text>
+          )}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const BEFORE_D = 6;
+const AHEAD_D = 60;
+
+function scaleOf({ views, today, odds }: Rearing, left: number, right: number): DayScale {
+  const days = [today, ...views.map(({ days: { graft } }) => graft)].sort();
+  const ends = [
+    plusDays(today, AHEAD_D),
+    ...views.map(({ days: { take } }) => take[1]),
+    ...odds.map(({ lot }) => plusDays(lot.by, BEFORE_D)),
+  ].sort();
+  const from = plusDays(days[0] ?? today, -BEFORE_D);
+  const to = ends.at(-1) ?? today;
+  const scale = scaleLinear([0, daysBetween(from, to)], [left, right]);
+  return {
+    from,
+    to,
+    x: (day) => scale(daysBetween(from, day)),
+    dayAt: (x) => plusDays(from, Math.round(scale.invert(x))),
+  };
+}
+
+function monthsIn({ from, to }: DayScale): Day[] {
+  const firsts: Day[] = [];
+  for (let day = from; day <= to; day = plusDays(day, 1)) if (day.endsWith('-01')) firsts.push(day);
+  return firsts;
+}

@@ -1,0 +1,153 @@
+import type { CalendarAnswer, Lot, RearingSeason, Round, RoundOutcome } from '@yellow-cell/contract';
+import { type Day, plusDays } from '../calendar/days.ts';
+import { roundCalendar } from '../calendar/roundCalendar.ts';
+import type { Constants } from '../constants/registry.ts';
+import { atLeastBetaBinomial } from '../mating/atLeast.ts';
+import { cells } from '../mating/cells.ts';
+
+/** A round with its days, and what is known or expected of its cells. */
+export interface RoundView {
+  round: Round;
+  days: CalendarAnswer;
+  /** Cells that were given, or are expected to be ripe and given. */
+  cells: number;
+  /** Queens that it has, laying or taken, and cells of which it is still open. */
+  queens: number;
+  open: number;
+  outcome: RoundOutcome | undefined;
+}
+
+type Record = RearingSeason['record'];
+/** Before anything is counted, a rate is anything alike. */
+const prior = ({ takes, tried }: Record) => [1 + takes, 1 + tried - takes] as const;
+
+/** Rounds in the order of their grafts, each with its days (handbook 5) and what came, or may come, of it. */
+export function roundViews(
+  { rounds, outcomes, accepted }: RearingSeason,
+  constants: Constants,
+  today: Day,
+): RoundView[] {
+  const acceptance = (1 + accepted.cells) / (2 + accepted.grafts);
+  return [...rounds]
+    .sort((a, b) => (a.graftedOn < b.graftedOn ? -1 : 1))
+    .map((round): RoundView => {
+      const days = roundCalendar({
+        graft: round.graftedOn,
+        give: 'cell',
+        laying_d: constants.harvestFrom_d,
+      });
+      const outcome = outcomes.find((each) => each.round === round.id);
+      const given = outcome?.given ?? 0;
+      const expected = round.accepted?.cells ?? Math.round(round.grafts * acceptance);
+      // Until its cells are ripe all that was taken on may be given; afterwards what was given is all.
+      const ripe = days.emergence[1];
+      const all = given > 0 && today > ripe ? given : Math.max(given, expected);
+      const queens = outcome?.takes ?? 0;
+      return {
+        round,
+        days,
+        cells: all,
+        queens,
+        open: Math.max(0, all - queens - (outcome?.misses ?? 0)),
+        outcome,
+      };
+    });
+}
+
+/** The chance that a lot is ready on its day, after all lots that are due before it, by queens that are there and cells still open. */
+export interface LotOdds {
+  lot: Lot;
+  /** Of it and of all lots before it together. */
+  wanted: number;
+  have: number;
+  open: number;
+  chance: number;
+  /** More ripe cells, with rooms for them, in rounds that are ready by then, that make it nine times in ten; 0 where it is so already. */
+  more: number;
+}
+const ENOUGH = 0.9;
+const MOST_MORE = 500;
+
+/**
+ * Odds of each lot by its day: queens not yet taken away count as they are, open cells by the record (one rate for all
+ * of them, known as Beta(1 + takes, 1 + misses)), less those that find no room.
+ */
+export function lotOdds(
+  season: RearingSeason,
+  views: readonly RoundView[],
+  ripe: readonly RipeDay[],
+  today: Day,
+): LotOdds[] {
+  const overOf = (id: string) => ripe.find(({ round }) => round.id === id)?.over ?? 0;
+  const [a, b] = prior(season.record);
+  const lots = [...season.lots].sort((one, other) => (one.by < other.by ? -1 : one.by > other.by ? 1 : 0));
+  let wanted = 0;
+  return lots
+    .filter(({ by }) => by >= today)
+    .map((lot) => {
+      wanted += lot.queens;
+      const ready = views.filter(({ days }) => days.take[0] <= lot.by);
+      const have = ready.reduce((sum, { queens, outcome }) => sum + queens - (outcome?.taken ?? 0), 0);
+      const open = ready.reduce((sum, view) => sum + view.open - overOf(view.round.id), 0);
+      const chanceWith = (more: number) => atLeastBetaBinomial(wanted - have, open + more, a, b);
+      let more = 0;
+      while (chanceWith(more) < ENOUGH && more < MOST_MORE) more += 1;
+      return { lot, wanted, have, open, chance: wanted <= have ? 1 : chanceWith(0), more };
+    });
+}
+
+/** What a round needs for so many queens with so much confidence, by the record: cells that are given, and larvae grafted. */
+export function roundFor(
+  queens: number,
+  confidence: number,
+  { record, accepted }: Pick<RearingSeason, 'record' | 'accepted'>,
+): { cells: number; grafts: number } {
+  const given = cells({ queens, confidence, takes: record.takes, tried: record.tried, prior: [1, 1] }).cells;
+  const grafted = cells({
+    queens: given,
+    confidence,
+    takes: accepted.cells,
+    tried: accepted.grafts,
+    prior: [1, 1],
+  }).cells;
+  return { cells: given, grafts: grafted };
+}
+
+/** Cells that are ripe on a day against the rooms that are free for them. */
+export interface RipeDay {
+  round: Round;
+  on: Day;
+  cells: number;
+  free: number;
+  over: number;
+}
+
+/** Whether each round that is still to be given finds rooms: those free by then, less what rounds before it take. */
+export function roomsFor(
+  { rooms }: Pick<RearingSeason, 'rooms'>,
+  views: readonly RoundView[],
+  constants: Constants,
+  today: Day,
+): RipeDay[] {
+  /** Days on which rooms are given back, as they stand; taken by a cell, a room is free again once its queen is taken. */
+  const free = rooms.map(({ freeFrom }) => freeFrom).sort();
+  return views
+    .filter(({ days, outcome, cells: all }) => days.emergence[1] >= today && (outcome?.given ?? 0) < all)
+    .map(({ round, days, cells: all, outcome }) => {
+      const left = all - (outcome?.given ?? 0);
+      const ready = free.filter((day) => day <= days.ripe);
+      const taken = ready.slice(0, left);
+      for (const day of taken) {
+        free.splice(free.indexOf(day), 1);
+        free.push(plusDays(days.ripe, constants.eggsExpected_d + constants.harvestExpected_d));
+      }
+      free.sort();
+      return {
+        round,
+        on: days.ripe,
+        cells: left,
+        free: ready.length,
+        over: Math.max(0, left - ready.length),
+      };
+    });
+}
