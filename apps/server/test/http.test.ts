@@ -186,6 +186,7 @@ describe('the server', () => {
         '/api/events',
         '/api/health',
         '/api/queens/{id}',
+        '/api/rearing',
         '/api/restore',
         '/api/search',
         '/api/sensors',

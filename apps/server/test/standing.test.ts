@@ -101,9 +101,13 @@ describe('a queen', () => {
       queen: { mother: { name: 'Thistle' }, mark: { number: '42' } },
       box: { label: 'Q1' },
       attempt: { givenOn: '2026-05-10' },
-      sisters: [{ id: other.of.attempt }],
+      sisters: [{ queen: { id: other.of.attempt }, place: 'Q2 West', pattern_pct: null }],
     });
     expect(story.events.map(({ kind }) => kind)).toEqual(['cellGiven', 'cellOpened', 'queenMarked']);
+    // Eggs of her bees speak for her, though they do not name her.
+    await log(entry('eggsSeen', '2026-05-29', { box: one.box, colony: one.of.colony }));
+    const later = await get<QueenStory>(`/queens/${one.of.attempt}`);
+    expect(later.events.at(-1)?.kind).toBe('eggsSeen');
     const found = await get<Found[]>('/search?find=42');
     expect(found).toMatchObject([{ kind: 'queen', id: one.of.attempt, box: one.box }]);
   });

@@ -210,6 +210,7 @@ export { SHUT_HOURS } from './warmth/shutBox.ts';
 export { type Paint, sunAt } from './warmth/sun.ts';
 export { warmth, warmthProblems } from './warmth/warmth.ts';
 export { type ReadWeather, readWeather } from './weather/readWeather.ts';
+export { type AutumnAct, type AutumnLine, autumnList, autumnTime } from './winter/autumn.ts';
 export { type Climate, monthNames, readClimate } from './winter/climate.ts';
 export { beesOfSeams, clusterRadius, effortWords, kgOfHeat, seamsOfBees, winter } from './winter/cluster.ts';
 export {

@@ -1,7 +1,7 @@
 import type { CellsTo, Round } from '@yellow-cell/contract';
 import { cellsToWords, countOf, type RoundView, showDay, showWindow } from '@yellow-cell/core';
 import { X } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Delivery } from '../app/outbox.ts';
 import { useSay } from '../app/units.ts';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
@@ -27,6 +27,9 @@ export function RoundSlip({
   const log = useLog();
   const [asked, setAsked] = useState<Asked>();
   const [refused, setRefused] = useState<string>();
+  const head = useRef<HTMLDivElement>(null);
+  // On a phone the slip stands above the list that it was chosen from.
+  useEffect(() => head.current?.scrollIntoView({ block: 'nearest' }), []);
   const { round, queens, open, outcome } = view;
   const { today, ripe } = rearing;
   const rooms = ripe.find((each) => each.round.id === round.id);
@@ -37,7 +40,7 @@ export function RoundSlip({
   };
   return (
     <>
-      <div className="flex items-start justify-between">
+      <div ref={head} className="flex items-start justify-between">
         <h2 className="text-xl">
           Round {round.number} · {round.planned ? 'planned' : 'grafted'}
         </h2>
@@ -123,6 +126,12 @@ export function RoundSlip({
         )}
         {asked === 'move' && <CarryForm round={round} onCancel={() => setAsked(undefined)} send={send} />}
       </div>
+      {round.planned && view.days.donorComb < today && (
+        <p className="mt-3 rounded bg-glow px-2 py-1">
+          For this graft the donor’s comb had to be given on {say(showDay(view.days.donorComb, today))}: only
+          if it was, there are larvae of the right age.
+        </p>
+      )}
       {rooms && rooms.over > 0 && (
         <p className="mt-3 rounded border-2 border-danger px-2 py-1">
           On {say(showDay(rooms.on, today))} {countOf(rooms.cells, 'cell is', 'cells are')} ripe and{' '}

@@ -1,0 +1,85 @@
+import { randomUUID } from 'node:crypto';
+import type { Entry, RearingSeason } from '@yellow-cell/contract';
+import { plusDays } from '@yellow-cell/core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { logEntries } from '../src/services/logEntries.ts';
+import { rebuild } from '../src/services/rebuild.ts';
+import { entry, freshServer, type Ground, ground, readRows, storyOfBox } from './bench.test.kit.ts';
+
+let server: Awaited<ReturnType<typeof freshServer>>;
+let place: Ground;
+beforeAll(async () => {
+  server = await freshServer();
+  place = await ground(server.context);
+});
+afterAll(() => server.close());
+
+const log = (...entries: Entry[]) => logEntries(server.context, entries);
+const seasonOn = async (on: string): Promise<RearingSeason> =>
+  (await server.app.inject({ url: `/api/rearing?on=${on}` })).json();
+
+describe('a season of rearing', () => {
+  const round = randomUUID();
+  const lot = randomUUID();
+  const plan = (graftOn: string) =>
+    entry('roundPlanned', '2026-04-10', { round, number: 1, donor: 'Sable', graftOn, grafts: 30 });
+
+  it('has its plans, moved and made true, with what became of their cells', async () => {
+    await log(plan('2026-04-28'));
+    expect((await seasonOn('2026-04-11')).rounds).toMatchObject([{ planned: true, graftedOn: '2026-04-28' }]);
+    await log({ ...plan('2026-04-30'), occurredAt: '2026-04-11T08:00:00.000Z' });
+    await log(entry('grafted', '2026-04-30', { round, number: 1, donor: 'Sable', grafts: 28 }));
+    await log(entry('cellsAccepted', '2026-05-01', { round, accepted: 21 }));
+    const [fact] = (await seasonOn('2026-05-01')).rounds;
+    expect(fact).toMatchObject({ graftedOn: '2026-04-30', grafts: 28, accepted: { cells: 21 } });
+    expect(fact?.plan).toEqual({ graftOn: '2026-04-30', grafts: 30 });
+
+    const boxes = ['R1', 'R2', 'R3'].map((label) => storyOfBox(place, '2026-05-10', label));
+    for (const { entries } of boxes)
+      await log(
+        ...entries.map((each) =>
+          each.kind === 'cellGiven' ? { ...each, payload: { ...each.payload, round } } : each,
+        ),
+      );
+    const [one, two] = boxes;
+    if (!one || !two) throw new Error('no boxes');
+    await log(
+      entry('eggsSeen', '2026-05-24', one.of),
+      entry('queenTaken', '2026-05-28', { ...one.of, to: 'sold', beesRemain: true }),
+      entry('failed', '2026-05-20', { ...two.of, reason: 'virginLost' }),
+    );
+    const season = await seasonOn('2026-05-31');
+    expect(season.outcomes).toEqual([{ round, given: 3, takes: 1, taken: 1, misses: 1 }]);
+    expect(season.record).toEqual({ takes: 1, tried: 2 });
+    expect(season.accepted).toEqual({ cells: 21, grafts: 28 });
+    // Three boxes of three rooms: two given back, one still with its cell, six never stocked.
+    const free = season.rooms.map(({ freeFrom }) => freeFrom);
+    expect(free).toHaveLength(9);
+    expect(free.filter((day) => day > '2026-05-31')).toHaveLength(1);
+    expect(free).toContain('2026-05-28');
+    expect(free).toContain('2026-05-20');
+  });
+
+  it('has the lots that are wanted, as they were said last', async () => {
+    const wanted = (day: string, queens: number) =>
+      entry('lotWanted', day, { lot, name: 'Order', queens, by: '2026-07-01' });
+    await log(wanted('2026-05-01', 10));
+    const more = wanted('2026-05-02', 12);
+    await log(more);
+    expect((await seasonOn('2026-05-31')).lots).toEqual([
+      { id: lot, name: 'Order', queens: 12, by: '2026-07-01' },
+    ]);
+    await log(entry('withdrawn', '2026-05-03', {}, { corrects: more.id }));
+    expect((await seasonOn('2026-05-31')).lots).toMatchObject([{ queens: 10 }]);
+    await log(entry('lotDropped', '2026-05-04', { lot }));
+    expect((await seasonOn('2026-05-31')).lots).toEqual([]);
+  });
+
+  it('stands the same after all is told again', async () => {
+    const rows = await readRows(server.context);
+    const season = await seasonOn(plusDays('2026-05-31', 1));
+    await server.context.within((store) => rebuild(store, server.context.breeder));
+    expect(await readRows(server.context)).toEqual(rows);
+    expect(await seasonOn(plusDays('2026-05-31', 1))).toEqual(season);
+  });
+});

@@ -1,0 +1,64 @@
+import { expect, test } from '@playwright/test';
+
+test('queens are wanted, a round is planned for them, moved, grafted, counted and carried on', async ({
+  page,
+}) => {
+  await page.goto('/rounds');
+  const slip = page.getByRole('complementary', { name: 'Slip' });
+  await slip.getByRole('button', { name: 'Queens wanted…' }).click();
+  await slip.getByLabel('For').fill('Order of thirty');
+  await slip.getByLabel('Queens (how many)').fill('30');
+  await slip.getByLabel('By', { exact: true }).fill('2026-08-20');
+  await slip.getByRole('button', { name: 'Wanted', exact: true }).click();
+  const lot = slip.getByRole('listitem').filter({ hasText: 'Order of thirty' });
+  await expect(lot).toContainText('30 queens by 20 Aug');
+  const before = await lot.locator('strong').last().textContent();
+
+  await slip.getByRole('button', { name: 'Plan a round…' }).click();
+  await slip.getByLabel('The last of them ready by').fill('2026-06-20');
+  await expect(slip.getByText(/That is too late: grafted today/)).toBeVisible();
+  await slip.getByLabel('The last of them ready by').fill('2026-08-18');
+  await slip.getByLabel('Queens (how many)').fill('30');
+  await expect(slip.getByText(/ripe cells, \d+ grafts: by your record/)).toBeVisible();
+  await slip.getByLabel('Donor').fill('Sable');
+  await slip.getByRole('button', { name: 'Plan it' }).click();
+  await expect(lot.locator('strong').last()).not.toHaveText(before ?? '');
+
+  const row = page.getByRole('button', { name: /^Round 7, planned, Sable/ });
+  await row.click();
+  const graft = page.getByRole('slider', { name: 'Graft of round 7' });
+  const day = await graft.getAttribute('aria-valuetext');
+  await graft.focus();
+  await graft.press('ArrowLeft');
+  await graft.press('ArrowLeft');
+  await expect(page.getByText(/^Moved to/)).toBeVisible();
+  await graft.press('Enter');
+  await expect(page.getByText(/^Moved to/)).toHaveCount(0);
+  await expect(graft).not.toHaveAttribute('aria-valuetext', day ?? '');
+  await page.reload();
+  await expect(graft).not.toHaveAttribute('aria-valuetext', day ?? '');
+
+  await slip.getByRole('button', { name: 'Grafted today…' }).click();
+  await slip.getByLabel('Larvae grafted').fill('44');
+  await slip.getByRole('button', { name: 'Grafted', exact: true }).click();
+  await expect(slip.getByRole('heading', { name: 'Round 7 · grafted' })).toBeVisible();
+  await slip.getByRole('button', { name: 'Count what is taken on…' }).click();
+  await slip.getByLabel('Cells taken on').fill('36');
+  await slip.getByRole('button', { name: 'Counted' }).click();
+  await slip.getByRole('button', { name: 'Cells carried on…' }).click();
+  await slip.getByRole('button', { name: 'Carried' }).click();
+  await expect(slip.getByText('36 cells to the finisher')).toBeVisible();
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+  test('the season is a list of what is next, and winter one of colonies', async ({ page }) => {
+    await page.goto('/rounds');
+    await page.getByRole('button', { name: /Graft, round 5/ }).click();
+    await expect(page.getByRole('heading', { name: 'Round 5 · planned' })).toBeInViewport();
+    await page.goto('/winter');
+    await expect(page.getByText(/colonies may still expand/)).toBeVisible();
+    await page.goto('/winter?on=2025-08-31');
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  });
+});

@@ -1,0 +1,129 @@
+import type { LogEvent } from '@yellow-cell/contract';
+import { describe, expect, it } from 'vitest';
+import { combSide } from '../box/measures.ts';
+import { deriveBox } from '../box/model.ts';
+import { plusDays } from '../calendar/days.ts';
+import { defaultConstants } from '../constants/registry.ts';
+import { familyDesign } from '../families/build.ts';
+import { boxViews } from '../yard/boxView.ts';
+import { fold } from '../yard/fold.ts';
+import type { Known } from '../yard/state.ts';
+import { told, weatherOf, YARD } from '../yard/story.test.kit.ts';
+import { autumnList, autumnTime } from './autumn.ts';
+import { valleyWinter } from './forecast.ts';
+
+const ON = '2026-10-10';
+const months = valleyWinter();
+const content = familyDesign('twoWayBody');
+const rooms = deriveBox(content).compartments;
+const known: Known = {
+  designs: new Map([
+    [
+      'd',
+      {
+        id: 'd',
+        name: 'Pair',
+        versions: [{ id: 'v', number: 1, content, note: '', savedAt: '', savedBy: '' }],
+      },
+    ],
+  ]),
+  yards: new Set([YARD]),
+};
+const bees = (colony: string, room: number, queen?: 'laying') =>
+  told('stocked', '2026-08-01', {
+    box: 'b',
+    colony,
+    bays: [...(rooms[room]?.bays ?? [])],
+    frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+    shakes: 1,
+    openBrood: false,
+    ...(queen ? { queen } : {}),
+  });
+const built = [
+  told('boxBuilt', '2026-04-01', { box: 'b', label: 'B1', design: 'd', version: 1 }),
+  told('boxPlaced', '2026-04-02', {
+    box: 'b',
+    yard: YARD,
+    stand: '1',
+    east_m: 1,
+    north_m: 1,
+    bearing_deg: 180,
+  }),
+];
+const seams = (count: number, on = '2026-10-01', colony = 'a') =>
+  told('strengthSeen', on, { box: 'b', colony, seams: count });
+const audits = (stores: number) =>
+  (rooms[0]?.frames ?? []).map(({ id: slot }, index) =>
+    told(
+      'frameAudited',
+      '2026-10-02',
+      { box: 'b', colony: 'a', frame: `f${index}`, slot, sides: [{ stores }, { stores }] },
+      { hour: 8 + index },
+    ),
+  );
+const list = (events: readonly LogEvent[], constants = defaultConstants) => {
+  const state = fold(known, [...built, ...events]);
+  const views = boxViews(state, known, YARD, constants, { on: ON, today: ON });
+  return autumnList(state, views, { on: ON, months, constants });
+};
+const act = (...events: LogEvent[]) => list([bees('a', 0, 'laying'), ...events])[0];
+
+describe('the yard before winter', () => {
+  it('asks for the cheapest look where something is not known', () => {
+    expect(act()?.act).toBe('count');
+    expect(act(seams(5, '2026-07-20'))?.act).toBe('count');
+    expect(act(seams(4.5))).toMatchObject({ act: 'heft', stores_kg: undefined, starved: undefined });
+  });
+
+  it('spends no feed on bees without a queen, or on the small whose queen was not seen', () => {
+    expect(list([bees('a', 0), seams(5)])[0]?.act).toBe('combine');
+    const notSeen = told('queenSeen', '2026-10-03', { box: 'b', colony: 'a', seen: false });
+    expect(act(seams(3), notSeen)).toMatchObject({
+      act: 'count',
+      why: expect.stringContaining('worker brood'),
+    });
+  });
+
+  it('winters fewer than four seams in company, with the neighbour that is there', () => {
+    expect(act(seams(3.5))?.why).toContain('another');
+    const both = list([
+      bees('a', 0, 'laying'),
+      bees('c', 1, 'laying'),
+      seams(3.5),
+      seams(5, '2026-10-01', 'c'),
+    ]);
+    expect(both.find(({ room }) => room.position === 0)?.why).toMatch(/as a pair with/);
+    expect(act(seams(4))?.act).not.toBe('pair');
+  });
+
+  it('feeds what is short of what winter takes and a third more', () => {
+    const light = act(seams(4.5), ...audits(0.1));
+    const side = combSide(rooms[0]?.frames[0]?.format ?? ({} as never));
+    const stores = ((rooms[0]?.frames.length ?? 0) * 2 * 0.1 * side * defaultConstants.honey_gcm2) / 1_000;
+    expect(light?.stores_kg).toBeCloseTo(stores, 9);
+    expect(light?.act).toBe('feed');
+    expect(light?.sugar_kg).toBeCloseTo(((light?.carry_kg ?? 0) - stores) / 1.1, 9);
+    expect(light?.starved).toBeGreaterThan(0.5);
+    const full = act(seams(4.5), ...audits(0.95));
+    expect(full).toMatchObject({ act: 'leave', sugar_kg: 0 });
+    expect(full?.starved).toBeLessThan(0.05);
+  });
+
+  it('reduces where two frames or more have no bees, to the seams and a frame of stores', () => {
+    const spare = { ...defaultConstants, reduceSpare: 1 };
+    const frames = rooms[0]?.frames.length ?? 0;
+    const line = list([bees('a', 0, 'laying'), seams(frames - 1), ...audits(0.95)], spare)[0];
+    expect(line).toMatchObject({ act: 'reduce', keeps: frames });
+    expect(list([bees('a', 0, 'laying'), seams(frames - 0.5), ...audits(0.95)], spare)[0]?.act).toBe('leave');
+  });
+});
+
+describe('the time for it', () => {
+  const weather = (hours: number) =>
+    new Map(weatherOf(plusDays(ON, -20), new Array(20).fill(hours)).map((each) => [each.date, each]));
+  it('is by the yard’s own days, and unknown stays unknown', () => {
+    expect(autumnTime(weather(0), defaultConstants).is).toBe('time');
+    expect(autumnTime(weather(4), defaultConstants).is).toBe('expanding');
+    expect(autumnTime(new Map(), defaultConstants).is).toBe('unknown');
+  });
+});
