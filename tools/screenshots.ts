@@ -99,6 +99,7 @@ const shots: readonly Shot[] = [
       await page.waitForTimeout(SETTLE_MS);
     }),
   },
+  { name: 'rounds', path: '/rounds' },
   { name: 'yard', path: '/yard', before: compartment('B7 Middle') },
   { name: 'yard-week-ahead', path: '/yard?on=2026-06-07', theme: 'dark' },
   {

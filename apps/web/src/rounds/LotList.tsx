@@ -6,7 +6,7 @@ import { draft, useLog } from '../app/useLog.ts';
 import { TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Form } from '../yard/Form.tsx';
-import { percent } from './SeasonSheet.tsx';
+import { percent } from './percent.ts';
 import type { Rearing } from './useRearing.ts';
 
 /** Queens wanted by a day, with the odds of each lot. */

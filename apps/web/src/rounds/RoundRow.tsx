@@ -3,7 +3,7 @@ import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { StatusSign } from '../drawing/StatusSign.tsx';
-import type { DayScale } from './SeasonSheet.tsx';
+import type { DayScale } from './dayScale.ts';
 import type { Moved } from './useRearing.ts';
 
 interface RoundRowProps {

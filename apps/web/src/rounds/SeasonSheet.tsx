@@ -1,7 +1,8 @@
-import { type Day, daysBetween, plusDays, showDay } from '@yellow-cell/core';
-import { scaleLinear } from 'd3-scale';
+import { type Day, plusDays, showDay } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
 import { useSize } from '../parts/useSize.ts';
+import { type DayScale, dayScale } from './dayScale.ts';
+import { percent } from './percent.ts';
 import { RoundRow } from './RoundRow.tsx';
 import type { Moved, Rearing } from './useRearing.ts';
 
@@ -12,13 +13,6 @@ const ROW = 58;
 const ROOMS = 110;
 const LOTS = 64;
 const LOT_WIDTH = 110;
-
-export interface DayScale {
-  x(day: Day): number;
-  dayAt(x: number): Day;
-  from: Day;
-  to: Day;
-}
 
 interface SeasonSheetProps {
   rearing: Rearing;
@@ -33,7 +27,7 @@ export function SeasonSheet({ rearing, chosen, moved, onChoose, onMove }: Season
   const say = useSay();
   const [ref, { width }] = useSize<HTMLDivElement>({ width: 900, height: 400 });
   const { views, today, odds } = rearing;
-  const scale = scaleOf(rearing, LABEL, Math.max(LABEL + 200, width - RIGHT));
+  const scale = dayScale(rearing, LABEL, Math.max(LABEL + 200, width - RIGHT));
   const roomsTop = HEAD + views.length * ROW;
   const lotsTop = roomsTop + ROOMS;
   const height = lotsTop + LOTS;
@@ -119,9 +113,6 @@ export function SeasonSheet({ rearing, chosen, moved, onChoose, onMove }: Season
     </div>
   );
 }
-
-export const percent = (chance: number): string =>
-  chance > 0.995 ? 'over 99 %' : chance < 0.005 ? 'under 1 %' : `${Math.round(chance * 100)} %`;
 
 /** Rooms that are free when cells are ripe, and cells that find none. */
 function Rooms({
@@ -211,27 +202,6 @@ function Rooms({
 }
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-const BEFORE_D = 6;
-const AHEAD_D = 60;
-
-function scaleOf({ views, today, odds }: Rearing, left: number, right: number): DayScale {
-  const days = [today, ...views.map(({ days: { graft } }) => graft)].sort();
-  const ends = [
-    plusDays(today, AHEAD_D),
-    ...views.map(({ days: { take } }) => take[1]),
-    ...odds.map(({ lot }) => plusDays(lot.by, BEFORE_D)),
-  ].sort();
-  const from = plusDays(days[0] ?? today, -BEFORE_D);
-  const to = ends.at(-1) ?? today;
-  const scale = scaleLinear([0, daysBetween(from, to)], [left, right]);
-  return {
-    from,
-    to,
-    x: (day) => scale(daysBetween(from, day)),
-    dayAt: (x) => plusDays(from, Math.round(scale.invert(x))),
-  };
-}
-
 function monthsIn({ from, to }: DayScale): Day[] {
   const firsts: Day[] = [];
   for (let day = from; day <= to; day = plusDays(day, 1)) if (day.endsWith('-01')) firsts.push(day);

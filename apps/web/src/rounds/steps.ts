@@ -1,45 +1,63 @@
-import { type Day, type RoundView, showDay } from '@yellow-cell/core';
+import { type Day, plusDays, type RoundView, showDay } from '@yellow-cell/core';
 
 export interface Step {
   title: string;
   from: Day;
   to: Day;
   detail: string;
+  /** True where the round itself asks for something then; looks into rooms are asked for in the yard. */
+  asks: boolean;
 }
 
 /** What a round asks for, day by day from the drones of its virgins to the last queen (handbook 5). */
-export function stepsOf({ round, days, cells, queens, open }: RoundView): Step[] {
-  const one = (title: string, day: Day, detail: string): Step => ({ title, from: day, to: day, detail });
-  const window = (title: string, [from, to]: readonly [Day, Day], detail: string): Step => ({
+export function stepsOf({ round, days, cells, queens, open, outcome }: RoundView): Step[] {
+  const step = (title: string, [from, to]: readonly [Day, Day], detail: string, asks = false): Step => ({
     title,
     from,
     to,
     detail,
+    asks,
   });
+  const on = (day: Day): readonly [Day, Day] => [day, day];
+  const planned = round.planned === true;
+  const toGive = cells - (outcome?.given ?? 0);
+  const emerge = `${showDay(days.emergence[0], days.graft)} to ${showDay(days.emergence[1], days.graft)}`;
   return [
-    one('Drone eggs laid', days.droneEggsBy, 'Their drones are mature when these virgins fly.'),
-    one(
+    step('Drone eggs laid', on(days.droneEggsBy), 'Their drones are mature when these virgins fly.'),
+    step(
       'Drawn comb to the donor',
-      days.donorComb,
+      on(days.donorComb),
       'Its larvae are 12 to 24 hours old on the day of the graft.',
+      planned,
     ),
-    one(round.planned ? 'Graft' : 'Grafted', days.graft, `${round.grafts} larvae of ${round.donor}.`),
-    window(
-      'Cells sealed',
-      days.sealed,
-      round.accepted
-        ? `${round.accepted.cells} taken on, counted ${showDay(round.accepted.on, days.graft)}.`
-        : 'Taken on: count them a day or two after the graft.',
+    step(planned ? 'Graft' : 'Grafted', on(days.graft), `${round.grafts} larvae of ${round.donor}.`, planned),
+    round.accepted
+      ? step(
+          'Taken on',
+          on(round.accepted.on),
+          `${round.accepted.cells} of ${round.grafts}; sealed ${showDay(days.sealed[0], days.graft)}.`,
+        )
+      : step(
+          'Count what is taken on',
+          [plusDays(days.graft, 1), days.sealed[1]],
+          `Of ${round.grafts} grafts, a day or two after.`,
+          !planned,
+        ),
+    step(
+      'Stock the rooms',
+      on(days.stock),
+      `For ${cells} cells: a day without a queen before they get them.`,
+      toGive > 0,
     ),
-    one('Stock the rooms', days.stock, `For ${cells} cells: a day without a queen before they get them.`),
-    one(
+    step(
       'Ripe: give them',
-      days.ripe,
-      `${cells} cells, upright and warm; emergence ${showDay(days.emergence[0], days.graft)} to ${showDay(days.emergence[1], days.graft)}.`,
+      on(days.ripe),
+      `${toGive > 0 ? toGive : cells} cells, upright and warm; emergence ${emerge}.`,
+      toGive > 0,
     ),
-    window('Virgins fly', days.flights, 'Not opened between 11 and 17 h by the sun.'),
-    window('Eggs', days.eggs, queens > 0 ? `${queens} laying so far, ${open} open.` : `${open} open.`),
-    window('Sealed brood of hers', days.sealedBrood, 'The pattern is scored, and she is marked.'),
-    window('Ready to be taken', days.take, 'Having laid two weeks; better three or four.'),
+    step('Virgins fly', days.flights, 'Not opened between 11 and 17 h by the sun.'),
+    step('Eggs', days.eggs, queens > 0 ? `${queens} laying so far, ${open} open.` : `${open} open.`),
+    step('Sealed brood of hers', days.sealedBrood, 'The pattern is scored, and she is marked.'),
+    step('Ready to be taken', days.take, 'Having laid two weeks; better three or four.'),
   ];
 }

@@ -2,6 +2,7 @@ import { showDay, walkingOrder } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
+import { RoundsToday } from '../rounds/RoundsToday.tsx';
 import { Actions } from './Actions.tsx';
 import { DueLine } from './DueLine.tsx';
 import { RoomIcon } from './RoomIcon.tsx';
@@ -52,6 +53,7 @@ export function TodayList({ view }: { view: YardView }) {
           <FlyingTap view={view} day={view.on} />
         </div>
       )}
+      {isToday && <RoundsToday />}
       {stops.length === 0 && (
         <p className="py-3 text-soft">Nothing is due in this yard on {say(showDay(view.on))}.</p>
       )}

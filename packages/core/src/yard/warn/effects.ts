@@ -5,9 +5,9 @@ import { designOf, livingIn } from '../compartments.ts';
 import { stateAfter } from '../fold.ts';
 import type { YardState } from '../state.ts';
 import { statusWords } from '../statusWords.ts';
+import type { Act } from './act.ts';
 import { beyond, namesAfter, occupants, passageWarnings } from './passages.ts';
 import type { Situation, Warning } from './situation.ts';
-import type { Act } from './warnings.ts';
 
 /** Entries that change what stands on what, or move a whole colony: what they bring about is found by telling them. */
 const TOLD_FIRST: readonly EventKind[] = [

@@ -3,8 +3,8 @@ import { showDay } from '../../calendar/showDay.ts';
 import { countOf } from '../../say/words.ts';
 import { cellDay } from '../due/weather.ts';
 import { EMERGES_AFTER_GRAFT_D } from '../tell/observe.ts';
+import type { Act } from './act.ts';
 import type { Situation, Warning } from './situation.ts';
-import type { Act } from './warnings.ts';
 
 /** From a ripe cell she flies at the earliest, and lays so many days after her last flight (handbook 5, development). */
 const LAYS_AFTER_FLIGHT_D = 2;

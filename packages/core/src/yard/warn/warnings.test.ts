@@ -5,9 +5,10 @@ import { plusDays } from '../../calendar/days.ts';
 import { defaultConstants } from '../../constants/registry.ts';
 import { fold } from '../fold.ts';
 import { bays, begun, known, stockedIn, threeWayDesign, told, weatherOf } from '../story.test.kit.ts';
+import type { Act } from './act.ts';
 import { kinOf, staysAfterCombining } from './joining.ts';
 import type { Situation } from './situation.ts';
-import { type Act, warningsOf } from './warnings.ts';
+import { warningsOf } from './warnings.ts';
 
 const CELL = '2026-05-10';
 const day = (count: number) => plusDays(CELL, count);

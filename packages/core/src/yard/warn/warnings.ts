@@ -1,4 +1,5 @@
-import type { BoxState, EventKind, Payload } from '@yellow-cell/contract';
+import type { BoxState, Payload } from '@yellow-cell/contract';
+import type { Act } from './act.ts';
 import { effectWarnings } from './effects.ts';
 import { frameWarnings } from './frames.ts';
 import { combiningWarnings, mixingWarnings } from './joining.ts';
@@ -7,9 +8,6 @@ import { readinessWarnings } from './readiness.ts';
 import { roleWarnings } from './roleWarnings.ts';
 import type { Situation, Warning } from './situation.ts';
 import { timeWarnings } from './timeWarnings.ts';
-
-/** Something about to be entered. */
-export type Act = { [K in EventKind]: { kind: K; payload: Payload<K> } }[EventKind];
 
 /** What speaks against an entry, before it is kept. Most have nothing against them. */
 export const warningsOf = (situation: Situation, act: Act): Warning[] => [

@@ -1,0 +1,34 @@
+import { showWindow } from '@yellow-cell/core';
+import { Link } from 'react-router';
+import { useSay } from '../app/units.ts';
+import { stepsOf } from './steps.ts';
+import { useRearing } from './useRearing.ts';
+
+/** What rounds ask for today, in a line each, with the way to them. */
+export function RoundsToday() {
+  const say = useSay();
+  const { views, today } = useRearing();
+  const now = views.flatMap((view) =>
+    stepsOf(view)
+      .filter(({ from, to, asks }) => asks && from <= today && to >= today)
+      .map((step) => ({ view, step })),
+  );
+  if (now.length === 0) return null;
+  return (
+    <section aria-label="Rounds today" className="border-t border-hairline py-2">
+      <h2 className="eyebrow">Rounds</h2>
+      <ul>
+        {now.map(({ view: { round }, step }) => (
+          <li key={`${round.id} ${step.title}`}>
+            <Link className="flex min-h-12 flex-wrap items-center gap-x-2" to={`/rounds?round=${round.id}`}>
+              <strong className="underline">{step.title}</strong> round {round.number}, {round.donor}
+              <span className="text-soft">
+                {say(step.detail)} {say(showWindow(step.from, step.to, today))}.
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
