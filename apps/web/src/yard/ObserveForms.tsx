@@ -225,7 +225,9 @@ export function QueenGivenForm(props: FormProps) {
   );
   const away = compartment.away;
   const rounds = [...view.state.rounds.values()].reverse();
-  const [what, setWhat] = useState<'virgin' | 'mated'>(away.length > 0 ? 'mated' : 'virgin');
+  const isBank = compartment.role === 'bank';
+  const [cage, setCage] = useState('');
+  const [what, setWhat] = useState<'virgin' | 'mated'>(isBank || away.length > 0 ? 'mated' : 'virgin');
   const [from, setFrom] = useState(away[0]?.id ?? '');
   const [round, setRound] = useState('');
   const [mother, setMother] = useState('');
@@ -238,6 +240,7 @@ export function QueenGivenForm(props: FormProps) {
         queen: from || newId(),
         what,
         caged,
+        ...(isBank && cage.trim() ? { cage: cage.trim() } : {}),
         ...(found ? { from: { box: found.box, colony: found.colony } } : {}),
         ...(round ? { round } : {}),
         ...(!from && mother.trim() ? { mother: { name: mother.trim() } } : {}),
@@ -284,6 +287,15 @@ export function QueenGivenForm(props: FormProps) {
             onChange={({ target }) => setMother(target.value)}
           />
         </div>
+      )}
+      {isBank && (
+        <TextField
+          label="Her cage"
+          hint="As marked on its bar: A4"
+          value={cage}
+          maxLength={20}
+          onChange={({ target }) => setCage(target.value)}
+        />
       )}
       <label className="mb-2 flex min-h-11 items-center gap-2">
         <input type="checkbox" checked={caged} onChange={({ target }) => setCaged(target.checked)} />

@@ -27,7 +27,7 @@ function likelyFor(boxView: BoxView, room: CompartmentView): Offer[] {
   const byStatus = offersOfStatus(boxView, room);
   const { role, colony } = room;
   if (!colony || role === 'empty' || role === 'mating') return byStatus;
-  const known = [...byStatus, ...furtherFor(boxView, room)];
+  const known = [...byStatus, ...careOf(boxView, room)];
   return roles[role].offers.flatMap((kind) => known.find((offer) => offer.kind === kind) ?? []);
 }
 
@@ -155,8 +155,13 @@ export function answerTo(
   }
 }
 
-/** All else that may be seen or done with any bees. */
-export function furtherFor({ box }: BoxView, room: CompartmentView): Offer[] {
+/** All else that may be seen or done: with any bees, and what their status leads to, though their role does not make it likely. */
+export function furtherFor(boxView: BoxView, room: CompartmentView): Offer[] {
+  const all = [...careOf(boxView, room), ...(room.colony ? offersOfStatus(boxView, room) : [])];
+  return [...new Map(all.map((offer) => [offer.name, offer])).values()];
+}
+
+function careOf({ box }: BoxView, room: CompartmentView): Offer[] {
   const { colony, queens, status } = room;
   if (!colony) return [];
   const of = inRoom(box, room);

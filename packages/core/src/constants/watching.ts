@@ -190,6 +190,13 @@ export const watchingConstants = {
     [3, 7],
     'A donor gets an empty drawn comb every',
   ),
+  countFresh_d: constant(
+    45,
+    'days',
+    'Our estimate',
+    [7, 120],
+    'Before winter, counts of bees and looks at frames older than this are asked for again',
+  ),
   wildCellsAgain_d: constant(
     3,
     'days',

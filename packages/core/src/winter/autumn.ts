@@ -39,9 +39,6 @@ export interface AutumnLine {
 
 /** What winter takes, and a third more: a margin for a long one (handbook 7). */
 const CARRY = 4 / 3;
-/** Fewer seams winter in company; older counts are asked for again (handbook 7; our estimate). */
-const LEAST_SEAMS = 4;
-const FRESH_D = 45;
 /** Kept beside the frames that bees cover. */
 const STORES_FRAMES = 1;
 const OUTSIDE_C = 0;
@@ -97,7 +94,8 @@ function lineOf(
 ): AutumnLine {
   const { colony, status, frames } = room;
   const strength = colony?.strength;
-  const fresh = strength && daysBetween(strength.on, on) <= FRESH_D ? strength.seams : undefined;
+  const fresh =
+    strength && daysBetween(strength.on, on) <= constants.countFresh_d ? strength.seams : undefined;
   const stores_kg = storesIn(state, box, room, on, constants);
   const winter =
     fresh === undefined || fresh === 0 ? undefined : winterOf(box, room, fresh, stores_kg, months, constants);
@@ -133,14 +131,14 @@ function lineOf(
       act: 'count',
       why: 'Small, and its queen was looked for and not seen: worker brood first, before feed is spent on it.',
     };
-  if (fresh < LEAST_SEAMS) {
+  if (fresh < constants.smallSeams) {
     const partner = box.compartments.find(
       (each) => each.position !== room.position && each.colony && !QUEENLESS.includes(each.status),
     );
     return {
       ...line,
       act: 'pair',
-      why: `${countOf(fresh, 'seam')} of bees, fewer than ${LEAST_SEAMS}: ${partner ? `as a pair with ${partner.name} over the divider, or combined with it` : 'combined, or as a pair over one divider with another'}.`,
+      why: `${countOf(fresh, 'seam')} of bees, fewer than ${constants.smallSeams}: ${partner ? `as a pair with ${partner.name} over the divider, or combined with it` : 'combined, or as a pair over one divider with another'}.`,
     };
   }
   if (short_kg > 0 && stores_kg !== undefined && carry_kg !== undefined)
@@ -174,12 +172,12 @@ function storesIn(
   { box, model }: BoxView,
   room: CompartmentView,
   on: Day,
-  { honey_gcm2 }: Constants,
+  { honey_gcm2, countFresh_d }: Constants,
 ): number | undefined {
   const compartment = model.compartments[room.position];
   if (!compartment) return undefined;
   const slots = slotsOf(state, box, compartment, room).filter(({ is }) => is === 'told' || is === 'untold');
-  const looked = slots.filter(({ frame }) => frame?.audit && daysBetween(frame.audit.on, on) <= FRESH_D);
+  const looked = slots.filter(({ frame }) => frame?.audit && daysBetween(frame.audit.on, on) <= countFresh_d);
   if (looked.length * 2 < slots.length || looked.length === 0) return undefined;
   return looked.reduce((sum, { frame, slot }) => {
     const format = compartment.frames.find(({ id }) => id === slot)?.format;

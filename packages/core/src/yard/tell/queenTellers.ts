@@ -1,4 +1,4 @@
-import type { Attempt, Colony, Payload, Queen } from '@yellow-cell/contract';
+import type { Attempt, Colony, Payload, Queen, QueenFate } from '@yellow-cell/contract';
 import { baysOf } from '../../box/stack.ts';
 import { type Day, plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
@@ -29,7 +29,7 @@ export const queenTellers: Tellers<QueenKind> = {
       if (before && !before.gone && before.colony !== from?.colony) return whereSheIs(telling, before);
       const bank = livingColony(telling, payload, on);
       if (typeof bank === 'string') return bank;
-      if (before && !before.gone) leave(telling, before, on);
+      if (before && !before.gone) leave(telling, before, on, 'bank');
       return bankHer(telling, { ...(before ?? { id, sightings: [] }), ...present(facts) }, bank, cage, on);
     }
     const found = colonyFor(telling, virgin ? 'virginGiven' : 'matedGiven', payload, on);
@@ -223,14 +223,14 @@ function whereSheIs({ boxes, colonies }: Telling, queen: Queen): string {
 }
 
 /** The colony that she leaves is without her, unless another queen stays with it. */
-function leave(telling: Telling, queen: Queen, on: Day): void {
+function leave(telling: Telling, queen: Queen, on: Day, to: QueenFate = 'colony'): void {
   const colony = telling.colonies.get(queen.colony);
   if (!colony || colony.ended) return;
   const others = queensIn(telling.queens, colony.id).filter(({ id }) => id !== queen.id);
   if (others.length === 0) telling.colonies.set(colony.id, { ...colony, status: 'stocked', since: on });
   const attempt = telling.attempts.get(queen.id);
   if (attempt && !attempt.taken && !attempt.failed)
-    telling.attempts.set(attempt.id, { ...attempt, taken: { on, to: 'colony' } });
+    telling.attempts.set(attempt.id, { ...attempt, taken: { on, to } });
 }
 
 function attemptOf(
