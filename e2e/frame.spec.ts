@@ -11,10 +11,10 @@ test.describe('every screen', () => {
     await expect(page.getByRole('heading', { name: 'Take rate' })).toBeVisible();
     await page.keyboard.press('1');
     await expect(page.getByRole('heading', { name: 'Designs' })).toBeVisible();
-    for (const key of ['3', '4']) {
-      await page.keyboard.press(key);
-      await expect(page.getByText('Not built yet.')).toBeVisible();
-    }
+    await page.keyboard.press('3');
+    await expect(page.getByRole('heading', { level: 1, name: 'Rounds' })).toBeVisible();
+    await page.keyboard.press('4');
+    await expect(page.getByRole('heading', { level: 1, name: /^Winter in/ })).toBeVisible();
   });
 
   test('finds a box from the quick line', async ({ page }) => {

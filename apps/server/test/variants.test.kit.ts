@@ -54,7 +54,10 @@ export function variantsOf(schema: z.core.$ZodType, pick: PickId, field = ''): V
     }
     case 'union':
       return def.options.flatMap((option, at) =>
-        variantsOf(option, pick, field).map(({ what, value }) => ({ what: `kind ${at} ${what}`, value })),
+        variantsOf(option, pick, field)
+          // What a body or a sheet may be in all its fields is the design's own schema, tried there.
+          .slice(0, field === 'layer' ? 1 : undefined)
+          .map(({ what, value }) => ({ what: `kind ${at} ${what}`, value })),
       );
     case 'enum':
       return Object.values(def.entries).map((value) => ({ what: `is ${value}`, value }));
