@@ -39,7 +39,6 @@ const SETTLE_MS = 2_000;
 /** One current picture of each main view, made from the demo on its pinned day. */
 const shots: readonly Shot[] = [
   { name: 'designs', path: '/bench' },
-  { name: 'start', path: '/bench/start' },
   { name: 'bench', path: '/bench', before: design(/Four-way, ten-frame body/) },
   {
     name: 'bench-danger',
