@@ -1,6 +1,7 @@
 import {
   type BoxPhysics,
   calibrate,
+  countOf,
   effortWords,
   forecastWinter,
   type ScaleUse,
@@ -131,7 +132,7 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
       <ScaleField plan={plan} constants={constants} onChange={setScale} />
       {(scale ?? hefts.length > 0) && (
         <p className="text-sm">
-          By {scale ? `its scale over ${scale.days} days` : 'your hefts'} it uses{' '}
+          By {scale ? `its scale over ${countOf(scale.days, 'day')}` : 'your hefts'} it uses{' '}
           {Math.round(Math.abs(factor - 1) * 100)} % {factor >= 1 ? 'more' : 'less'} than reckoned; the
           forecast is fitted to that.
         </p>

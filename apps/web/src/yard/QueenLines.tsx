@@ -1,4 +1,4 @@
-import { daysBetween, showDay } from '@yellow-cell/core';
+import { countOf, daysBetween, showDay } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useSay } from '../app/units.ts';
 import { QueenMark } from './QueenMark.tsx';
@@ -65,7 +65,8 @@ export function QueenLines({ compartment, on }: { compartment: CompartmentView; 
       )}
       {colony.notSeenOn && (
         <p className="text-soft">
-          Looked for and not seen {daysBetween(colony.notSeenOn, on)} days ago; not seen is not absent.
+          Looked for and not seen {countOf(daysBetween(colony.notSeenOn, on), 'day')} ago; not seen is not
+          absent.
         </p>
       )}
     </>

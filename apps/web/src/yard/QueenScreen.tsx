@@ -1,6 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { QueenStory, Relative } from '@yellow-cell/contract';
-import { dayOf, daysBetween, fateWords, showDay } from '@yellow-cell/core';
+import { countOf, dayOf, daysBetween, fateWords, showDay } from '@yellow-cell/core';
 import { Link, useParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { queenQuery } from '../app/queries.ts';
@@ -65,7 +65,7 @@ export function QueenScreen() {
             </Fact>
             <Fact name="Last seen">
               {seen
-                ? `${say(showDay(seen.on, on))}, ${daysBetween(seen.on, on)} days ago`
+                ? `${say(showDay(seen.on, on))}, ${countOf(daysBetween(seen.on, on), 'day')} ago`
                 : 'never recorded; her eggs may speak for her'}
             </Fact>
           </dl>

@@ -1,5 +1,13 @@
 import type { Yard } from '@yellow-cell/contract';
-import { type Day, flyingOn, plusDays, type ReadWeather, readWeather, showDay } from '@yellow-cell/core';
+import {
+  countOf,
+  type Day,
+  flyingOn,
+  plusDays,
+  type ReadWeather,
+  readWeather,
+  showDay,
+} from '@yellow-cell/core';
 import { useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
@@ -97,7 +105,7 @@ function WeatherTable({ yard }: { yard: Yard }) {
       days.slice(at * DAYS_AT_ONCE, (at + 1) * DAYS_AT_ONCE),
     );
     void log(
-      `${days.length} days of weather`,
+      `${countOf(days.length, 'day')} of weather`,
       parts.map((some) => draft('weatherRecorded', { yard: yard.id, days: some })),
     ).then(() => setRead(undefined));
   };
@@ -117,7 +125,7 @@ function WeatherTable({ yard }: { yard: Yard }) {
           <p>
             {read.days.length === 0
               ? 'No day could be read.'
-              : `${read.days.length} days, ${showDay(read.days[0]?.date ?? '')} to ${showDay(read.days.at(-1)?.date ?? '')}.`}
+              : `${countOf(read.days.length, 'day')}, ${showDay(read.days[0]?.date ?? '')} to ${showDay(read.days.at(-1)?.date ?? '')}.`}
           </p>
           {read.problems.slice(0, 5).map((each) => (
             <p key={each} className="text-danger">
@@ -125,7 +133,7 @@ function WeatherTable({ yard }: { yard: Yard }) {
             </p>
           ))}
           {read.problems.length > 5 && (
-            <p className="text-danger">And {read.problems.length - 5} lines more.</p>
+            <p className="text-danger">And {countOf(read.problems.length - 5, 'line')} more.</p>
           )}
           <div className="mt-2 flex gap-2">
             <button
