@@ -79,7 +79,7 @@ export {
 } from './calendar/days.ts';
 export { roundCalendar, roundProblems } from './calendar/roundCalendar.ts';
 export { type SeasonYear, seasonYear, seasonYearOf } from './calendar/seasonYear.ts';
-export { showDay, showTime, showWindow } from './calendar/showDay.ts';
+export { showDay, showTime, showWindow, withoutYear } from './calendar/showDay.ts';
 export { clockBySun, type SunPlace, sunset } from './calendar/sunClock.ts';
 export { boardNames } from './carpentry/boardPieces.ts';
 export { fileName } from './carpentry/fileName.ts';

@@ -1,4 +1,4 @@
-import { type Expectation, showDay, showWindow, urgencyOn } from '@yellow-cell/core';
+import { type Expectation, showDay, showWindow, urgencyOn, withoutYear } from '@yellow-cell/core';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
 import { answerTo } from './offers.ts';
@@ -28,7 +28,7 @@ export function DueLine({ boxView, compartment, work, title, onAnswer }: DueLine
       <UrgencyDot urgency={urgency} />
       <div className="-mt-0.5 min-w-0 flex-1">
         <p>
-          <strong>{work.title}.</strong> {say(work.reason)}{' '}
+          <strong>{work.title}.</strong> {say(withoutYear(work.reason, on))}{' '}
           <span className="text-soft">
             {urgency === 'overdue' && work.to < on
               ? `Overdue since ${say(showDay(work.to, on))}.`

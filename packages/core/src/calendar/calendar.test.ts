@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { daylightHours } from './daylight.ts';
 import { dayOf, daysBetween, instantOf, plusDays } from './days.ts';
-import { showWindow } from './showDay.ts';
+import { showTime, showWindow, withoutYear } from './showDay.ts';
 
 describe('days', () => {
   it('add up over months, leap years and changes of the clock', () => {
@@ -53,6 +53,16 @@ describe('days', () => {
   it('are shown as people write them', () => {
     expect(showWindow('2026-05-29', '2026-06-02', '2026-05-31')).toBe('29 May – 2 Jun');
     expect(showWindow('2026-05-29', '2026-05-29', '2025-05-31')).toBe('29 May 2026');
+  });
+  it('leave out the year that it is, and no other figure', () => {
+    expect(withoutYear('Put in 3 May 2026, out 12 Jan 2027; 2026 mites.', '2026-06-01')).toBe(
+      'Put in 3 May, out 12 Jan 2027; 2026 mites.',
+    );
+  });
+  it('and their hours as clocks of the place show them', () => {
+    expect(showTime('2026-05-31T15:00:00Z', 'Europe/Vienna')).toBe('17:00');
+    expect(showTime('2026-05-31T15:00:00Z', 'America/Chicago')).toBe('10:00');
+    expect(showTime('2026-01-31T15:00:00Z', 'Europe/Vienna')).toBe('16:00');
   });
 });
 

@@ -16,3 +16,7 @@ export function showWindow(from: Day, to: Day, reference?: Day): string {
 
 /** The time of day of an instant as clocks in a zone show it: `17:05`. */
 export const showTime = (instant: string, zone: string): string => timeAt(Date.parse(instant), zone);
+
+/** A sentence with days of the year of a reference shown without it: “30 May 2026” is “30 May” in 2026. */
+export const withoutYear = (sentence: string, reference: Day): string =>
+  sentence.replaceAll(new RegExp(`(\\d{1,2} [A-Z][a-z]{2}) ${reference.slice(0, 4)}\\b`, 'g'), '$1');

@@ -11,6 +11,7 @@ import {
   sideBearing,
   statusLine,
   walkingOrder,
+  withoutYear,
 } from '@yellow-cell/core';
 import { QUIET_MODULES, qrSquares } from '../qr.ts';
 import { drawBox } from './drawings.ts';
@@ -157,7 +158,7 @@ function dayList(paper: Paper, { boxes, yard, on }: YardPaper): void {
         const x = MARGIN_MM + BOX_MM + 3;
         paper.text(`${name}: ${work.title}`, { bold: true, x, gap: 0 });
         paper.text(
-          `${statusLine(compartment, on)}. ${work.reason} ${work.to < on ? `Overdue since ${showDay(work.to, on)}.` : `By ${showDay(work.to, on)}.`}`,
+          `${statusLine(compartment, on)}. ${withoutYear(work.reason, on)} ${work.to < on ? `Overdue since ${showDay(work.to, on)}.` : `By ${showDay(work.to, on)}.`}`,
           {
             size: 7.5,
             x,
