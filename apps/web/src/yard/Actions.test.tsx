@@ -129,6 +129,17 @@ describe('an entry', () => {
     expect(server.posted).toMatchObject([{ kind: 'eggsSeen', payload: { ...of, attempt }, person: 'P' }]);
   });
 
+  it('is not made twice by a second tap, nor followed by the next: what was kept stands there for a moment', async () => {
+    const server = open('virgin');
+    const button = await screen.findByRole('button', { name: 'Eggs seen' });
+    fireEvent.click(button);
+    fireEvent.click(button);
+    expect(await screen.findByText('Kept: Eggs seen')).toBeDefined();
+    expect(screen.queryByRole('button', { name: 'Score the pattern…' })).toBeNull();
+    await screen.findByRole('button', { name: 'Score the pattern…' }, { timeout: 3_000 });
+    expect(server.posted.map(({ kind }) => kind)).toEqual(['eggsSeen']);
+  });
+
   const twoQueens = async (): Promise<Server> => {
     const server = open('proven', [told('eggsSeen', '2026-05-30', { box: BOX, colony: OTHER })]);
     await screen.findByText('It is proven.');

@@ -32,10 +32,11 @@ export function Actions({
     setProblems(delivery.state === 'refused' ? delivery.problems : []);
     return delivery.state === 'refused';
   };
-  const sendForm: FormProps['send'] = (what, drafts) =>
-    send(`${title}: ${what}`, drafts, (delivery) => {
+  const sendForm: FormProps['send'] = async (what, drafts) => {
+    await send(`${title}: ${what}`, drafts, (delivery) => {
       if (!refusal(delivery)) setForm(undefined);
     });
+  };
   const navigate = useNavigate();
   const { justKept, keep } = useJustKept();
   const press = ({ name, act }: Offer) => {
@@ -45,6 +46,9 @@ export function Actions({
       keep(name);
       void send(`${title}: ${name}`, [act].flat(), (delivery) => {
         if (refusal(delivery)) keep(undefined);
+      }).then((became) => {
+        // What is asked first is not kept yet.
+        if (became === 'asked') keep(undefined);
       });
     }
   };
@@ -86,7 +90,13 @@ export function Actions({
               )
             )}
             {(more ? [...others, ...further] : brief ? others.slice(0, BRIEF) : others).map((offer) => (
-              <button key={offer.name} type="button" className="button min-h-11" onClick={() => press(offer)}>
+              <button
+                key={offer.name}
+                type="button"
+                className="button min-h-11"
+                disabled={justKept !== undefined}
+                onClick={() => press(offer)}
+              >
                 {offer.name}
               </button>
             ))}

@@ -13,7 +13,12 @@ interface Pending {
   warnings: readonly Warning[];
 }
 
-export type Send = (title: string, drafts: readonly Draft[], onDelivered?: Delivered) => Promise<void>;
+/** Tells whether something is asked first; else once the entries were delivered. */
+export type Send = (
+  title: string,
+  drafts: readonly Draft[],
+  onDelivered?: Delivered,
+) => Promise<'asked' | 'delivered'>;
 
 /**
  * Logs entries; where something speaks against them, it is said first, and they are kept only with a reason.
@@ -29,8 +34,12 @@ export function useWarned(view: YardView): { send: Send; asking: ReactNode } {
   return {
     send: async (title, drafts, onDelivered) => {
       const warnings = drafts.flatMap((each) => warningsOf(view, each));
-      if (warnings.length > 0) setPending({ title, drafts, onDelivered, warnings });
-      else await keep(title, drafts, onDelivered);
+      if (warnings.length > 0) {
+        setPending({ title, drafts, onDelivered, warnings });
+        return 'asked';
+      }
+      await keep(title, drafts, onDelivered);
+      return 'delivered';
     },
     asking: pending && (
       <Warned
