@@ -69,7 +69,7 @@ export function AuditForm({ boxView, compartment, slot, onDone }: AuditFormProps
     else onDone();
   };
   return (
-    <Form save="Keep" onSave={() => void save()} onCancel={onDone}>
+    <Form save="Keep" onSave={save} onCancel={onDone}>
       {refused && (
         <p role="alert" className="text-danger">
           {refused}

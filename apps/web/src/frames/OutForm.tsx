@@ -44,7 +44,7 @@ export function OutForm({
   };
   if (asking) return <>{asking}</>;
   return (
-    <Form save="Taken out" onSave={() => void save()} onCancel={onDone}>
+    <Form save="Taken out" onSave={save} onCancel={onDone}>
       {refused && (
         <p role="alert" className="text-danger">
           {refused}

@@ -72,7 +72,7 @@ function LotForm({ today, onDone }: { today: string; onDone: () => void }) {
   const badDay = by > today ? undefined : 'A day that is still to come.';
   const save = () => {
     if (badCount || badDay || name.trim() === '') return;
-    void log(`${countOf(count, 'queen')} wanted`, [
+    return log(`${countOf(count, 'queen')} wanted`, [
       draft('lotWanted', { lot: newId(), name: name.trim(), queens: count, by }),
     ]).then(onDone);
   };

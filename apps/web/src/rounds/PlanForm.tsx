@@ -48,7 +48,7 @@ export function PlanForm({ rearing, onDone }: { rearing: Rearing; onDone: () => 
   const number = Math.max(0, ...views.map(({ round }) => round.number)) + 1;
   const save = () => {
     if (!days || late || badGrafts || (end === 'take' && badQueens) || donor.trim() === '') return;
-    void log(`Round ${number} planned for ${say(showDay(days.graft, today))}`, [
+    return log(`Round ${number} planned for ${say(showDay(days.graft, today))}`, [
       draft('roundPlanned', {
         round: newId(),
         number,

@@ -164,6 +164,7 @@ function Graft({
   const say = useSay();
   const log = useLog();
   const dragging = useRef(false);
+  const keeping = useRef(false);
   const shape = (
     <path
       d="M-5 -6V0A5 5 0 0 0 5 0V-6M0 -2.4v0.2"
@@ -182,7 +183,8 @@ function Graft({
     );
   const moveTo = (graftOn: Day) => onMove({ round: round.id, graftOn });
   const keep = () => {
-    if (!moved) return;
+    if (!moved || keeping.current) return;
+    keeping.current = true;
     const { id, number, donor, donorQueen, grafts } = round;
     void log(`Round ${number} moved to ${say(showDay(moved.graftOn))}`, [
       draft('roundPlanned', {
@@ -193,7 +195,10 @@ function Graft({
         graftOn: moved.graftOn,
         ...(donorQueen ? { donorQueen } : {}),
       }),
-    ]).then(() => onMove(undefined));
+    ]).finally(() => {
+      keeping.current = false;
+      onMove(undefined);
+    });
   };
   const at = ({ clientX, currentTarget }: PointerEvent<SVGGElement>): Day => {
     const left = currentTarget.ownerSVGElement?.getBoundingClientRect().left ?? 0;

@@ -104,7 +104,7 @@ export function RoundSlip({
             onCancel={() => setAsked(undefined)}
             onSave={(grafts) => {
               const { id, number, donor, donorQueen } = round;
-              void send(`${countOf(grafts, 'graft')}`, [
+              return send(`${countOf(grafts, 'graft')}`, [
                 draft('grafted', { round: id, number, donor, grafts, ...(donorQueen ? { donorQueen } : {}) }),
               ]);
             }}
@@ -118,7 +118,7 @@ export function RoundSlip({
             save="Counted"
             onCancel={() => setAsked(undefined)}
             onSave={(accepted) =>
-              void send(`${countOf(accepted, 'cell')} taken on`, [
+              send(`${countOf(accepted, 'cell')} taken on`, [
                 draft('cellsAccepted', { round: round.id, accepted }),
               ])
             }
@@ -196,7 +196,7 @@ interface CountFormProps {
   usual: number | undefined;
   most: number;
   save: string;
-  onSave: (count: number) => void;
+  onSave: (count: number) => Promise<void>;
   onCancel: () => void;
 }
 
@@ -243,7 +243,7 @@ function CarryForm({
       save="Carried"
       onSave={() =>
         problem === undefined &&
-        void send(`${countOf(cells, 'cell')} ${cellsToWords[to]}`, [
+        send(`${countOf(cells, 'cell')} ${cellsToWords[to]}`, [
           draft('cellsMoved', {
             round: round.id,
             cells,

@@ -90,7 +90,7 @@ function CellForm(props: FormProps) {
       }),
     ]);
   return (
-    <Form save="Cell given" onSave={() => void give()} onCancel={onCancel}>
+    <Form save="Cell given" onSave={give} onCancel={onCancel}>
       <SelectField
         label="From round"
         value={round}

@@ -206,3 +206,18 @@ describe('an entry', () => {
     await waitFor(() => expect(screen.queryByText(/^Take the strips out/)).toBeNull());
   });
 });
+
+describe('a form', () => {
+  it('saves once, however often its button is tapped while that is on its way', async () => {
+    const server = open('virgin');
+    fireEvent.click(await screen.findByRole('button', { name: 'More…' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Seams of bees…' }));
+    fireEvent.change(screen.getByLabelText(/Seams of bees/), { target: { value: '3' } });
+    const save = screen.getByRole('button', { name: 'Keep' });
+    fireEvent.click(save);
+    fireEvent.click(save);
+    fireEvent.click(save);
+    await waitFor(() => expect(document.querySelector('form')).toBeNull());
+    expect(server.posted.map(({ kind }) => kind)).toEqual(['strengthSeen']);
+  });
+});

@@ -112,7 +112,7 @@ function PlaceForm({ view, box, onDone }: { view: YardView; box: BoxView['box'];
     else onDone();
   };
   return (
-    <Form save="Moved" onSave={() => void save()} onCancel={onDone}>
+    <Form save="Moved" onSave={save} onCancel={onDone}>
       {refused && (
         <p role="alert" className="text-danger">
           {refused}
@@ -175,7 +175,8 @@ function WeighForm({ box, label, onDone }: { box: string; label: string; onDone:
     <Form
       save="Keep"
       onSave={() => {
-        if (!bad && !tooHot && drafts.length > 0) void log(`${label}: weighed or read`, drafts).then(onDone);
+        if (bad || tooHot || drafts.length === 0) return undefined;
+        return log(`${label}: weighed or read`, drafts).then(onDone);
       }}
       onCancel={onDone}
     >

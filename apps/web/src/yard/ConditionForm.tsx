@@ -44,7 +44,7 @@ function Fields({ box, onDone }: { box: BoxState; onDone: () => void }) {
     else onDone();
   };
   return (
-    <Form save="Keep it" onSave={() => void save()} onCancel={onDone}>
+    <Form save="Keep it" onSave={save} onCancel={onDone}>
       <SelectField
         label="Condition"
         value={condition}

@@ -30,7 +30,7 @@ export function CorrectForm({
     else onDone();
   };
   return (
-    <Form save="Correct it" onSave={() => void save()} onCancel={onDone}>
+    <Form save="Correct it" onSave={save} onCancel={onDone}>
       <TextField
         label="It happened on"
         type="date"

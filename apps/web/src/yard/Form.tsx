@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
 import type { Draft } from '../app/useLog.ts';
 import type { BoxView, CompartmentView, YardView } from './useYard.ts';
 
@@ -40,7 +40,7 @@ export function NoForm({ onCancel, children }: { onCancel: () => void; children:
   );
 }
 
-/** The frame of every small form: fields, save, cancel. */
+/** The frame of every small form: fields, save, cancel. While what was saved is on its way, a second tap saves nothing. */
 export function Form({
   save,
   onSave,
@@ -48,16 +48,24 @@ export function Form({
   children,
 }: {
   save: string;
-  onSave: () => void;
+  /** A promise ends once what was saved has been taken, or refused. */
+  onSave: () => unknown;
   onCancel: (() => void) | undefined;
   children: ReactNode;
 }) {
+  const saving = useRef(false);
   return (
     <form
       className="rounded-lg border border-hairline p-3"
       onSubmit={(event) => {
         event.preventDefault();
-        onSave();
+        if (saving.current) return;
+        const saved = onSave();
+        if (!(saved instanceof Promise)) return;
+        saving.current = true;
+        void saved.finally(() => {
+          saving.current = false;
+        });
       }}
     >
       {children}

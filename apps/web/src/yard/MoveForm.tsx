@@ -46,7 +46,7 @@ export function MoveForm(props: FormProps) {
     ]);
   };
   return (
-    <Form save="Moved" onSave={() => void move()} onCancel={onCancel}>
+    <Form save="Moved" onSave={move} onCancel={onCancel}>
       <SelectField
         label="Into"
         value={into}

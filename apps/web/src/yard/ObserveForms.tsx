@@ -247,7 +247,7 @@ export function QueenGivenForm(props: FormProps) {
       }),
     ]);
   return (
-    <Form save="Given" onSave={() => void give()} onCancel={onCancel}>
+    <Form save="Given" onSave={give} onCancel={onCancel}>
       <SelectField label="What" value={what} onChange={({ target }) => setWhat(target.value as typeof what)}>
         <option value="virgin">A virgin</option>
         <option value="mated">A mated queen</option>

@@ -76,7 +76,7 @@ export function QueenForm({ box, colony, queen }: QueenFormProps) {
           {refused}
         </p>
       )}
-      <Form save="Record" onSave={() => void save()} onCancel={undefined}>
+      <Form save="Record" onSave={save} onCancel={undefined}>
         <div className="grid grid-cols-2 gap-x-3">
           <TextField
             label="Name"

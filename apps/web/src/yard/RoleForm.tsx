@@ -17,7 +17,7 @@ export function RoleForm({ view, boxView, compartment, send, onCancel }: FormPro
   const save = () => {
     if (problem) return;
     const set = draft('roleSet', { box: boxView.box.id, role, bays: [...bays] });
-    void send(`serves as ${roles[role].name}`, [
+    return send(`serves as ${roles[role].name}`, [
       since === on ? set : { ...set, at: endOfDay(since, view.yard.zone) },
     ]);
   };

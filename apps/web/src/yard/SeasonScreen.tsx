@@ -173,7 +173,7 @@ function TrialForm({ yard, onDone }: { yard: Yard; onDone: () => void }) {
   const missing = on('in').length === 0 || on('against').length === 0;
   const save = () => {
     if (missing || question.trim() === '') return;
-    void log(`Trial begun: ${question.trim()}`, [
+    return log(`Trial begun: ${question.trim()}`, [
       draft('trialBegun', {
         trial: newId(),
         yard: yard.id,
@@ -242,8 +242,8 @@ function BloomForm({ yard }: { yard: string }) {
   const [what, setWhat] = useState<Bloom>('begins');
   const save = () => {
     if (plant.trim() === '') return;
-    void log(`${plant.trim()}: ${what}`, [draft('bloomSeen', { yard, plant: plant.trim(), what })]);
     setPlant('');
+    return log(`${plant.trim()}: ${what}`, [draft('bloomSeen', { yard, plant: plant.trim(), what })]);
   };
   return (
     <Form save="Note it" onSave={save} onCancel={undefined}>

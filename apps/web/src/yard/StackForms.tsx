@@ -40,7 +40,7 @@ export function PutForm({ view, boxView: { box }, stack, send, onDone }: StackFo
     const found = lying.find(({ layer }) => layer.id === what);
     const layer = found?.layer ?? NEW_LAYERS[what]?.(stack);
     if (!layer) return;
-    void send(`${box.label}: ${layerName(layer)} put on`, [
+    return send(`${box.label}: ${layerName(layer)} put on`, [
       draft('layerPut', { box: box.id, layer, at: Number(at), ...(found ? { from: found.from } : {}) }),
     ]).then(onDone);
   };
@@ -97,7 +97,7 @@ export function MoveLayerForm({
   const [at, setAt] = useState<string>();
   if (!target || !there) return <p className="text-soft">No other box stands in this yard.</p>;
   const move = () =>
-    void send(`${layerName(layer)} of ${box.label} set on ${target.box.label}`, [
+    send(`${layerName(layer)} of ${box.label} set on ${target.box.label}`, [
       draft('layerTaken', {
         box: box.id,
         layer: layer.id,
@@ -151,7 +151,7 @@ export function OwnBoxForm({
     if (problem || label.trim() === '' || !place) return;
     const id = newId();
     const { since: _, ...spot } = place;
-    void send(`${label.trim()} made of ${layerName(layer)} of ${box.label}`, [
+    return send(`${label.trim()} made of ${layerName(layer)} of ${box.label}`, [
       draft('boxBuilt', {
         box: id,
         label: label.trim(),
@@ -195,7 +195,7 @@ export function BoardForm({ boxView, stack, send, onDone }: StackFormProps) {
   const chosen = places[place];
   const set = () => {
     if (!board || !chosen) return;
-    void send(`${box.label}: ${boardNames[kind].toLowerCase()} put in`, [
+    return send(`${box.label}: ${boardNames[kind].toLowerCase()} put in`, [
       draft('boardAdded', {
         box: box.id,
         body: bodyId,

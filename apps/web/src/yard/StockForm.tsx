@@ -59,7 +59,7 @@ export function StockForm({ view, boxView, compartment, send, onCancel }: FormPr
       ...(queen === 'none' ? {} : { queen }),
       ...(giver ? { giver: { box: giver.box, colony: giver.colony } } : {}),
     };
-    void send('stocked', [draft('stocked', payload)]);
+    return send('stocked', [draft('stocked', payload)]);
   };
   return (
     <Form save="Stocked" onSave={stock} onCancel={onCancel}>
