@@ -40,6 +40,9 @@ const fill = (label: string, value: string) =>
 const record = () => fireEvent.click(screen.getByRole('button', { name: 'Record' }));
 afterEach(cleanup);
 
+/** Between two taps of a person. */
+const aMoment = () => new Promise((resolve) => setTimeout(resolve));
+
 describe('what is known of a queen', () => {
   it('and what is done to her are entries of their own, told as one act', async () => {
     const server = await open();
@@ -58,9 +61,11 @@ describe('what is known of a queen', () => {
   it('is not entered anew where nothing has changed, nor with a year that cannot be', async () => {
     const server = await open();
     record();
+    await aMoment();
     fill('Birth year', '2031');
     expect(screen.getByText(/A year from 1990 to 2026/)).toBeTruthy();
     record();
+    await aMoment();
     fill('Birth year', '2025');
     fireEvent.click(screen.getByLabelText('Wing clipped'));
     record();
