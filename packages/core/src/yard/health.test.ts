@@ -1,5 +1,6 @@
 import type { LogEvent } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
+import { bodiesOf } from '../box/stack.ts';
 import { plusDays } from '../calendar/days.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { compartmentsOf } from './compartments.ts';
@@ -88,6 +89,44 @@ describe('strips', () => {
   });
 });
 
+describe('frames added to bees with a queen or a cell', () => {
+  const added = (sealedBrood: number, openBrood: boolean) =>
+    fold(known, [
+      ...begun(CELL),
+      told('stocked', day(5), {
+        ...IN,
+        bays: bays.slice(0, 1),
+        frames: { sealedBrood, stores: 1, drawn: 0 },
+        shakes: 0,
+        openBrood,
+      }),
+    ]).colonies.get('colony-1');
+  it('change nothing of whose they are; brood that came is known', () => {
+    expect(added(1, true)).toMatchObject({
+      status: 'cellGiven',
+      since: CELL,
+      attempt: 'attempt-1',
+      openBrood: true,
+      broodGivenOn: day(5),
+    });
+    expect(added(0, false)).toMatchObject({ openBrood: false });
+    expect(added(0, false)?.broodGivenOn).toBeUndefined();
+  });
+});
+
+describe('a shut box', () => {
+  it('was fed where that was on the day before at the earliest', () => {
+    const design = known.designs.get('design-1')?.versions[0]?.content;
+    const doors = bodiesOf(design as never).flatMap(({ entrances }) => entrances.map(({ id }) => id));
+    const shut = doors.map((entrance) =>
+      told('entranceSet', day(5), { box: 'box-1', entrance, state: 'vent' }),
+    );
+    const fed = (on: number) => told('fed', day(on), { ...IN, feed: 'syrup11', amount_kg: 1 });
+    const asks = (...events: LogEvent[]) => work([...events, ...shut], 'feedShut').length;
+    expect([asks(), asks(fed(3)), asks(fed(4))]).toEqual([1, 1, 0]);
+  });
+});
+
 describe('bees that are shared between two neighbours', () => {
   it('have both looked at a week later', () => {
     const shared = told('combined', day(2), {
@@ -104,6 +143,14 @@ describe('bees that are shared between two neighbours', () => {
     ]);
     expect(state.toSettle).toEqual([]);
     expect(bays.length).toBe(3);
+    const wrong = { ...shared.payload, also: { box: 'box-2', colony: 'colony-3' } } as typeof shared.payload;
+    const gone = fold(known, [
+      ...begun(CELL),
+      stockedIn('colony-2', 1, day(0)),
+      stockedIn('colony-3', 2, day(0)),
+      told('combined', day(2), wrong as never),
+    ]);
+    expect(gone.toSettle[0]?.sentence).toContain('second colony');
     expect(['colony-2', 'colony-3'].map((id) => state.colonies.get(id)?.combinedOn)).toEqual([
       day(2),
       day(2),

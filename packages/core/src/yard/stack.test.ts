@@ -163,6 +163,7 @@ const upper = (id: string): Body => ({
   ...super_(bodiesOf(familyDesign('nucleus'))[0] as Body, id),
   name: 'Second storey',
 });
+const body0 = (): Body => bodiesOf(familyDesign('nucleus'))[0] as Body;
 const second = [
   ...built('a', 'nucleus'),
   ...built('b', 'nucleus'),
@@ -170,6 +171,21 @@ const second = [
   told('layerPut', day(1), { box: 'a', layer: excluder('sheet-x'), at: 1 }),
   told('layerPut', day(2), { box: 'a', layer: upper('up'), at: 2 }),
 ];
+
+const said = (events: readonly LogEvent[], act: Pick<Entry, 'kind' | 'payload'>) =>
+  warningsOf(
+    {
+      state: fold(known, events),
+      designs: known.designs,
+      on: day(9),
+      weather: new Map(),
+      constants: defaultConstants,
+      yard: { latitude_deg: 48 },
+    },
+    act as never,
+  )
+    .map(({ sentence }) => sentence)
+    .join(' ');
 
 describe('a storey', () => {
   it('put on over an excluder is another room of the colony, and what is taken off lies beside the box', () => {
@@ -246,6 +262,77 @@ describe('a storey', () => {
     expect(one.colonies.get('bees')?.box).toBe('b');
   });
 
+  describe('of a colony that lives in both', () => {
+    const [body] = bodiesOf(familyDesign('nucleus'));
+    const lower = body?.bays.map(({ id }) => id) ?? [];
+    const both = [
+      ...built('a', 'nucleus'),
+      ...built('b', 'nucleus'),
+      told('layerPut', day(-1), { box: 'a', layer: upper('up'), at: 1 }),
+      told('stocked', day(0), {
+        box: 'a',
+        colony: 'bees',
+        bays: [...lower, 'bay-up'],
+        frames: { sealedBrood: 1, stores: 1, drawn: 1 },
+        shakes: 1,
+        openBrood: false,
+        queen: 'laying',
+      }),
+      told('stripsPut', day(1), { box: 'a', colony: 'bees', product: 'S', outBy: day(40) }, { id: 'strips' }),
+    ];
+    const off = told('layerTaken', day(4), {
+      box: 'a',
+      layer: 'body-up',
+      to: { box: 'b', at: 1 },
+      parted: 'others',
+    });
+    it('parts it: those with the queen keep their name, of the others nothing is known; strips are with both', () => {
+      const stays = fold(known, [...both, off]);
+      expect(stays.toSettle).toEqual([]);
+      expect(stays.colonies.get('bees')).toMatchObject({ box: 'a', home: lower, status: 'queenright' });
+      expect(stays.colonies.get('others')).toMatchObject({
+        box: 'b',
+        home: ['bay-up'],
+        status: 'unknown',
+        beesOf: 'bees',
+        strips: [{ id: 'strips' }],
+      });
+      const seen = told('queenSeen', day(3), { box: 'a', colony: 'bees', seen: true, bay: 'bay-up' });
+      const goes = fold(known, [...both, seen, off]);
+      expect(goes.colonies.get('bees')).toMatchObject({ box: 'b', home: ['bay-up'], status: 'queenright' });
+      expect(goes.colonies.get('others')).toMatchObject({ box: 'a', home: lower, status: 'unknown' });
+    });
+    it('says so before', () => {
+      expect(said(both, { kind: 'layerTaken', payload: off.payload })).toContain('are parted');
+    });
+  });
+
+  it('keeps how it stood: what was pulled, turned, emptied and served goes along, and leaves the box behind', () => {
+    const second_ = {
+      ...upper('up'),
+      entrances: body0()
+        .entrances.slice(0, 1)
+        .map((each) => ({ ...each, id: 'door-up' })),
+    };
+    const story = [
+      ...built('a', 'nucleus'),
+      ...built('b', 'nucleus'),
+      told('layerPut', day(1), { box: 'a', layer: second_, at: 1 }),
+      told('entranceSet', day(2), { box: 'a', entrance: 'door-up', state: 'closed' }),
+      told('slotSet', day(2), { box: 'a', slot: 'slot-up', holds: 'feeder' }),
+      told('roleSet', day(2), { box: 'a', role: 'stores', bays: ['bay-up'] }),
+      told('layerTaken', day(3), { box: 'a', layer: 'body-up', to: { box: 'b', at: 1 } }),
+    ];
+    const state = fold(known, story);
+    expect(state.toSettle).toEqual([]);
+    const [a, b] = ['a', 'b'].map((id) => state.boxes.get(id));
+    expect(b?.entranceStates).toEqual({ 'door-up': 'closed' });
+    expect(b?.slots).toEqual({ 'slot-up': 'feeder' });
+    expect(b?.roles).toMatchObject([{ role: 'stores', bays: ['bay-up'] }]);
+    expect(a?.entranceStates).toEqual({});
+    expect(a?.slots).toEqual({});
+  });
+
   it('that bees live in is not laid aside, and a refusal leaves everything as it was', () => {
     const [body] = bodiesOf(familyDesign('nucleus'));
     const story = [...second, told('layerTaken', day(3), { box: 'a', layer: body?.id ?? '' })];
@@ -260,21 +347,6 @@ describe('a storey', () => {
 });
 
 describe('what a move brings about', () => {
-  const said = (events: readonly LogEvent[], act: Pick<Entry, 'kind' | 'payload'>) =>
-    warningsOf(
-      {
-        state: fold(known, events),
-        designs: known.designs,
-        on: day(9),
-        weather: new Map(),
-        constants: defaultConstants,
-        yard: { latitude_deg: 48 },
-      },
-      act as never,
-    )
-      .map(({ sentence }) => sentence)
-      .join(' ');
-
   it('is said before: colonies that become one, bees shut in, and two queens that can meet', () => {
     const both = [...second, ...built('d', 'nucleus'), hived('d', 'nucleus', 'others')];
     const [body] = bodiesOf(familyDesign('nucleus'));

@@ -243,9 +243,73 @@ describe('a bank', () => {
     expect(state.queens.get('q1')?.gone).toEqual({ on: day(3), to: 'sold' });
   });
 
+  it('takes no free queen without a word, and one that stands elsewhere only from there', () => {
+    const situation = {
+      state: tell(...two),
+      designs: boxOf('bank').known.designs,
+      on: day(3),
+      weather: new Map(),
+      constants: defaultConstants,
+      yard: { latitude_deg: 48 },
+    };
+    const free = { box: BOX, colony: 'a', queen: 'q9', what: 'mated', caged: false } as const;
+    const said = warningsOf(situation, { kind: 'queenGiven', payload: free }).map(({ sentence }) => sentence);
+    expect(said.join(' ')).toContain('A free queen among the cages');
+    // She is in it already, and would be twice.
+    expect(tell(...two, given('q1', 3, 'B1')).toSettle[0]?.sentence).toContain('is in box D1');
+  });
+
   it('does not give back who was sold, died or was culled', () => {
     const again = tell(...two, taken('q1', 3), given('q1', 4, 'B1'));
     expect(again.toSettle[0]?.sentence).toContain('sold');
+  });
+});
+
+describe('a closed starter', () => {
+  const { known, rooms, stock, tell } = boxOf('starter');
+  const state = tell(stock('a', 0));
+  const said = (act: Parameters<typeof warningsOf>[1]) =>
+    warningsOf(
+      {
+        state,
+        designs: known.designs,
+        on: day(0),
+        weather: new Map(),
+        constants: defaultConstants,
+        yard: { latitude_deg: 48 },
+      },
+      act,
+    )
+      .map(({ sentence }) => sentence)
+      .join(' ');
+  const entrance = rooms[0]?.entrances[0]?.id ?? '';
+  const turn = (to: 'open' | 'closed' | 'vent') =>
+    said({ kind: 'entranceSet', payload: { box: BOX, entrance, state: to } });
+  it('is warned of being opened, and not of being shut', () => {
+    expect(turn('open')).toContain('shut on purpose');
+    expect(turn('closed')).not.toContain('shut on purpose');
+    expect(turn('vent')).not.toContain('shut on purpose');
+  });
+  it('is not fed before its grafts, nor given a cell or a queen', () => {
+    const feed = { box: BOX, colony: 'a', feed: 'syrup11', amount_kg: 1 } as const;
+    expect(said({ kind: 'fed', payload: feed })).toContain('once its grafts are in');
+    expect(said({ kind: 'cellGiven', payload: { box: BOX, colony: 'a', attempt: 't' } })).toContain(
+      'tears them down',
+    );
+    const queen = { box: BOX, colony: 'a', queen: 'q', what: 'mated', caged: true } as const;
+    expect(said({ kind: 'queenGiven', payload: queen })).toContain('start no grafts');
+  });
+  it('runs by the clock from when it was closed', () => {
+    const closed = told('roleSet', day(0), { box: BOX, role: 'starter' }, { hour: 11 });
+    const now = tell(stock('a', 0), closed);
+    const work = boxViews(now, known, YARD, defaultConstants, { on: day(0), today: day(0) })[0]
+      ?.compartments[0]?.due[0];
+    expect(work).toMatchObject({ kind: 'workStarter', by: `${day(1)}T09:00:00.000Z` });
+    expect(work?.reason).toContain('at 11:00: grafts in between 13:00 and 15:00');
+    const late = (at: string) =>
+      boxViews(now, known, YARD, defaultConstants, { on: day(1), today: day(1), now: at })[0]?.compartments[0]
+        ?.urgency;
+    expect([late(`${day(1)}T08:59:00.000Z`), late(`${day(1)}T09:01:00.000Z`)]).toEqual(['due', 'overdue']);
   });
 });
 
