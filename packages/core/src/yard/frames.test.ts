@@ -232,4 +232,20 @@ describe('equalising', () => {
       { from: { slot: { slot: slot(1) } }, findQueenFirst: false },
     ]);
   });
+  it('nor that frame after it changed places with another; once it left every box, she is to be found first', () => {
+    const seen = told('queenSeen', day(15), { ...IN, seen: true, slot: slot(0) }, { hour: 11 });
+    const change = moved(day(16), [
+      { frame: 'f', from: place(0), to: place(1), turned: false },
+      { frame: 'g', from: place(1), to: place(0), turned: false },
+    ]);
+    const last = (events: readonly LogEvent[]) =>
+      [...fold(known, events).queens.values()].flatMap(({ sightings }) => sightings).at(-1);
+    expect(last([...story, seen, change])).toEqual({ on: day(15), slot: slot(1) });
+    expect(found([...story, seen, change])).toMatchObject([
+      { from: { slot: { slot: slot(0), frame: { id: 'g' } } }, findQueenFirst: false },
+    ]);
+    const gone = moved(day(16), [{ frame: 'f', from: place(0), to: null, turned: false }]);
+    expect(last([...story, seen, gone])).toEqual({ on: day(15) });
+    expect(found([...story, seen, gone])).toMatchObject([{ findQueenFirst: true }]);
+  });
 });
