@@ -50,6 +50,23 @@ test('queens are wanted, a round is planned for them, moved, grafted, counted an
   await expect(slip.getByText('36 cells to the finisher')).toBeVisible();
 });
 
+test('a line of the yard is read in winter too, and Escape leaves it, from its question as well', async ({
+  page,
+}) => {
+  await page.goto('/winter');
+  await expect(page.getByRole('heading', { level: 1, name: /^Winter in/ })).toBeVisible();
+  const line = page.getByLabel(/^Find a box/);
+  await line.fill('b7 hefted 24 kg');
+  await expect(page.getByText('hefted at about 24 kg').first()).toBeVisible();
+  await line.fill('b7 hefted');
+  await line.press('Enter');
+  await expect(page.getByText('How heavy is it?')).toBeVisible();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Escape');
+  await expect(line).toHaveValue('');
+  await expect(page.getByText('How heavy is it?')).toHaveCount(0);
+});
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });
   test('the season is a list of what is next, and winter one of colonies', async ({ page }) => {

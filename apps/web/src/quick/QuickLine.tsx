@@ -27,7 +27,7 @@ export function QuickLine() {
   const close = (): void => {
     setOpen(false);
     setUnread([]);
-    input.current?.blur();
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
   };
   const shown = open && typed.trim() !== '';
   return (
@@ -36,6 +36,11 @@ export function QuickLine() {
       className="relative flex-1 sm:w-72 sm:flex-none lg:focus-within:w-[30rem]"
       onBlur={({ relatedTarget }) => {
         if (!whole.current?.contains(relatedTarget)) setOpen(false);
+      }}
+      onKeyDown={({ key, nativeEvent }) => {
+        if (key !== 'Escape' || nativeEvent.isComposing) return;
+        setQuickText('');
+        close();
       }}
     >
       <Underlined typed={typed} spans={shown ? unread : []} scrolled={scrolled} />
@@ -63,10 +68,7 @@ export function QuickLine() {
         }}
         onKeyDown={(event) => {
           if (event.nativeEvent.isComposing) return;
-          if (event.key === 'Escape') {
-            setQuickText('');
-            close();
-          } else if (event.key === 'Enter') {
+          if (event.key === 'Enter') {
             event.preventDefault();
             if (panel.current) panel.current.enter();
             else entered.current = true;

@@ -133,6 +133,8 @@ export function QuickPanel({ ref, typed, input, entered, onUnread, onActive, onD
       {found.length === 0 && (answer === undefined || answer.is === 'search') && (
         <p className="px-3 py-2 text-soft" role="status">
           Nothing is called “{typed.trim()}”.
+          {!quick &&
+            ' What was done is entered here while a yard is on screen as it is today: in Yard and Winter.'}
         </p>
       )}
     </div>

@@ -17,12 +17,14 @@ export function AutumnRow({
   advised?: boolean;
 }) {
   const say = useSay();
-  const { box, room, why, seams, stores_kg, carry_kg, starved, keeps } = line;
+  const { box, room, why, seams, stores_kg, storesBy, carry_kg, starved, keeps } = line;
   const { colony, frames } = room;
   const facts = [
     `${seams === undefined ? 'seams not known' : countOf(seams, 'seam')} on ${countOf(frames, 'frame')}`,
-    stores_kg === undefined ? 'stores not known' : `${stores_kg.toFixed(0)} kg of stores`,
-    carry_kg === undefined || !advised ? '' : `${carry_kg.toFixed(0)} kg to carry`,
+    stores_kg === undefined
+      ? 'stores not known'
+      : `${stores_kg.toFixed(1)} kg of stores${BY[storesBy ?? 'looked']}`,
+    carry_kg === undefined || !advised ? '' : `${carry_kg.toFixed(1)} kg to carry`,
     starved === undefined || !advised ? '' : odds(starved),
     colony?.treatedOn ? `treated ${say(showDay(colony.treatedOn, on))}` : 'no treatment recorded',
   ].filter(Boolean);
@@ -60,6 +62,9 @@ export function AutumnRow({
     </li>
   );
 }
+
+/** A weight is of the whole box; what is felt by hand is a guess. */
+const BY = { looked: '', weighed: ' by the weight of its box', felt: ' by a heft, a guess' } as const;
 
 /** How often it starves, as far as that is known: not to the percent. */
 function odds(starved: number): string {

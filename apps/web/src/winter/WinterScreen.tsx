@@ -1,6 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
-import { type AutumnAct, autumnList, autumnTime, countOf, showDay } from '@yellow-cell/core';
+import { type AutumnAct, type AutumnLine, autumnList, autumnTime, countOf, showDay } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
@@ -8,6 +8,7 @@ import { useSay } from '../app/units.ts';
 import { ClimateField } from '../bench/ClimateField.tsx';
 import { useYardFigures } from '../bench/useYardFigures.ts';
 import { Said } from '../parts/Said.tsx';
+import { useQuickYard } from '../yard/useQuickYard.ts';
 import { useYard } from '../yard/useYard.ts';
 import { AutumnRow } from './AutumnRow.tsx';
 
@@ -26,16 +27,20 @@ export function WinterScreen() {
 const GROUPS: readonly (readonly [AutumnAct, string, string])[] = [
   ['combine', 'Combine', 'Bees without a queen'],
   ['count', 'Look down from above', 'Not known well enough: the cheapest look first'],
-  ['pair', 'Pair or combine', 'Fewer than four seams winter in company'],
+  ['pair', 'Pair or combine', 'The small winter in company'],
   ['feed', 'Feed', 'Stores are short of what winter takes, and a third more'],
   ['reduce', 'Reduce', 'Clearly fewer bees than the room holds'],
   ['heft', 'Heft', 'Stores are not known'],
   ['leave', 'Leave alone', 'As they should be'],
 ];
 
+/** A line names its box here: none is opened. */
+const NO_CHOICE = { box: undefined, bay: undefined };
+
 function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const say = useSay();
   const view = useYard(yard);
+  useQuickYard(view, NO_CHOICE);
   const figures = useYardFigures();
   const [, setParams] = useSearchParams();
   const { state, boxes, on, constants, weather } = view;
@@ -44,8 +49,6 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
     [state, boxes, on, figures.months, constants],
   );
   const time = autumnTime(weather, constants);
-  const sugar_kg = lines.reduce((sum, line) => sum + line.sugar_kg, 0);
-  const unfed = lines.filter(({ stores_kg }) => stores_kg === undefined).length;
   return (
     <main className="h-full overflow-y-auto bg-sheet px-5 py-4">
       <div className="mx-auto max-w-5xl">
@@ -81,11 +84,8 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
         <p className="mt-1 max-w-prose text-soft">
           <Said>
             {countOf(lines.length, 'colony', 'colonies')} on {say(showDay(on))}.
-            {time.is === 'expanding'
-              ? ''
-              : ` Sugar to buy, as far as stores are known: ${sugar_kg.toFixed(0)} kg`}
+            {time.is === 'expanding' ? '' : ` ${sugarSentence(lines)}`}
           </Said>
-          {time.is === 'expanding' ? '' : unfed > 0 ? `; of ${unfed} they are not.` : '.'}
         </p>
         <div className="no-print max-w-md">
           <ClimateField climate={figures.climate} onChange={figures.setClimate} />
@@ -141,4 +141,13 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
       </div>
     </main>
   );
+}
+
+function sugarSentence(lines: readonly AutumnLine[]): string {
+  const sugar_kg = lines.reduce((sum, line) => sum + line.sugar_kg, 0);
+  const unknown = lines.filter(({ stores_kg }) => stores_kg === undefined).length;
+  if (unknown === lines.length)
+    return 'Stores are known of none yet: hefts and frames looked through tell them.';
+  const sugar = `Sugar to buy, as far as stores are known: ${sugar_kg.toFixed(0)} kg`;
+  return unknown > 0 ? `${sugar}; of ${unknown} they are not.` : `${sugar}.`;
 }

@@ -7,7 +7,7 @@ import type { Choice } from './useChoice.ts';
 import type { BoxView, YardView } from './useYard.ts';
 
 /** While a yard is on screen as it stands today, the quick line may enter what was done in it. */
-export function useQuickYard(view: YardView, { box, bay }: Choice): void {
+export function useQuickYard(view: YardView, { box, bay }: Pick<Choice, 'box' | 'bay'>): void {
   const { isToday } = useAsOf();
   const measures = useMeasures();
   useEffect(() => {

@@ -1,8 +1,9 @@
 import type { LogEvent } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
-import { combSide } from '../box/measures.ts';
+import { combSide, seamBees } from '../box/measures.ts';
 import { deriveBox } from '../box/model.ts';
 import { plusDays } from '../calendar/days.ts';
+import { parts } from '../carpentry/parts.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { familyDesign } from '../families/build.ts';
 import { boxViews } from '../yard/boxView.ts';
@@ -10,6 +11,7 @@ import { fold } from '../yard/fold.ts';
 import type { Known } from '../yard/state.ts';
 import { told, weatherOf, YARD } from '../yard/story.test.kit.ts';
 import { autumnList, autumnTime } from './autumn.ts';
+import { beesOfSeams } from './cluster.ts';
 import { valleyWinter } from './forecast.ts';
 
 const ON = '2026-10-10';
@@ -107,6 +109,34 @@ describe('the yard before winter', () => {
     const full = act(seams(4.5), ...audits(0.95));
     expect(full).toMatchObject({ act: 'leave', sugar_kg: 0 });
     expect(full?.starved).toBeLessThan(0.05);
+  });
+
+  it('knows stores by the weight of the whole box, once parts, combs and bees are taken off', () => {
+    const weighed = (weight_kg: number, felt: boolean, on = '2026-10-05') =>
+      told('weighed', on, { box: 'b', weight_kg, felt });
+    const empty_kg = parts({ design: content }).weights.empty_kg;
+    const [left, right] = [rooms[0]?.frames ?? [], rooms[1]?.frames ?? []];
+    const without =
+      empty_kg + left.length * defaultConstants.frame_kg + beesOfSeams(4.5, left[0]?.format.pitch_mm ?? 0);
+    const alone = act(seams(4.5), weighed(without + 3, true));
+    expect(alone).toMatchObject({ act: 'feed', storesBy: 'felt', stores_kg: expect.closeTo(3, 9) });
+    expect(act(seams(4.5), weighed(without + 30, false))).toMatchObject({
+      act: 'leave',
+      storesBy: 'weighed',
+    });
+    expect(act(seams(4.5), weighed(without + 3, false, '2026-08-20'))?.act).toBe('heft');
+    expect(act(seams(4.5), weighed(1, true))?.stores_kg).toBe(0);
+    expect(act(seams(4.5), ...audits(0.95), weighed(1, true))?.storesBy).toBe('looked');
+    const all = list([
+      bees('a', 0, 'laying'),
+      bees('c', 1, 'laying'),
+      seams(4.5),
+      weighed(without + 20, false),
+    ]);
+    const uncounted = right.length * (defaultConstants.frame_kg + seamBees(right[0]?.format));
+    expect(all.map(({ stores_kg }) => stores_kg)).toEqual(
+      all.map(() => expect.closeTo((20 - uncounted) / 2, 9)),
+    );
   });
 
   it('reduces where two frames or more have no bees, to the seams and a frame of stores', () => {

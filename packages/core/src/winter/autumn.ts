@@ -1,7 +1,7 @@
 import type { RoomRole } from '@yellow-cell/contract';
 import { combSide } from '../box/measures.ts';
 import { deriveBox } from '../box/model.ts';
-import { type Day, daysBetween } from '../calendar/days.ts';
+import { type Day, daysBetween, plusDays } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
 import type { Constants } from '../constants/registry.ts';
 import { STORES_OF_SUGAR } from '../feed/feeds.ts';
@@ -15,6 +15,7 @@ import { slotsOf } from '../yard/slots.ts';
 import type { YardState } from '../yard/state.ts';
 import { beesOfSeams } from './cluster.ts';
 import { forecastWinter, type WinterMonth } from './forecast.ts';
+import { storesByWeight } from './storesByWeight.ts';
 
 /** What a colony is to be done to before winter: the cheapest look first where something is not known. */
 export type AutumnAct = 'combine' | 'count' | 'pair' | 'reduce' | 'heft' | 'feed' | 'leave';
@@ -26,8 +27,9 @@ export interface AutumnLine {
   act: AutumnAct;
   why: string;
   seams: number | undefined;
-  /** Sealed stores by frames that were looked through; undefined where fewer than half of them were. */
+  /** By the frames that were looked through, where half of them or more were, else by the weight of its box. */
   stores_kg: number | undefined;
+  storesBy: 'looked' | 'weighed' | 'felt' | undefined;
   /** What the winter is likely to take, and a third more. */
   carry_kg: number | undefined;
   sugar_kg: number;
@@ -96,7 +98,12 @@ function lineOf(
   const strength = colony?.strength;
   const fresh =
     strength && daysBetween(strength.on, on) <= constants.countFresh_d ? strength.seams : undefined;
-  const stores_kg = storesIn(state, box, room, on, constants);
+  const looked_kg = storesIn(state, box, room, on, constants);
+  const weighed =
+    looked_kg === undefined
+      ? storesByWeight(state, box, room, plusDays(on, -constants.countFresh_d), constants)
+      : undefined;
+  const stores_kg = looked_kg ?? weighed?.stores_kg;
   const winter =
     fresh === undefined || fresh === 0 ? undefined : winterOf(box, room, fresh, stores_kg, months, constants);
   const carry_kg = winter && winter.need_kg * CARRY;
@@ -106,6 +113,7 @@ function lineOf(
     room,
     seams: fresh,
     stores_kg,
+    storesBy: looked_kg === undefined ? weighed?.by : ('looked' as const),
     carry_kg,
     sugar_kg: short_kg / STORES_OF_SUGAR,
     starved: stores_kg === undefined ? undefined : winter?.starved,
@@ -145,7 +153,7 @@ function lineOf(
     return {
       ...line,
       act: 'feed',
-      why: `${stores_kg.toFixed(0)} kg of stores, ${carry_kg.toFixed(0)} kg to carry: about ${(short_kg / STORES_OF_SUGAR).toFixed(1)} kg of sugar, liquid while days reach 12 °C.`,
+      why: `${stores_kg.toFixed(1)} kg of stores, ${carry_kg.toFixed(1)} kg to carry: about ${(short_kg / STORES_OF_SUGAR).toFixed(1)} kg of sugar, liquid while days reach 12 °C.`,
     };
   const spare = frames - fresh;
   if (spare >= constants.reduceSpare) {
@@ -161,7 +169,7 @@ function lineOf(
     return {
       ...line,
       act: 'heft',
-      why: 'Strong enough, and its stores are not known: heft it before it is opened.',
+      why: 'Strong enough, and its stores are not known: heft it, or weigh it, before it is opened.',
     };
   return { ...line, act: 'leave', why: 'Bees, queen, room and stores are as they should be: left alone.' };
 }
