@@ -216,6 +216,7 @@ export { beesOfSeams, clusterRadius, effortWords, kgOfHeat, seamsOfBees, winter 
 export {
   calibrate,
   forecastWinter,
+  valleyDay,
   valleyMean,
   valleyWinter,
   type WinterForecast,

@@ -7,13 +7,13 @@ import {
   kgOfHeat,
   monthNames,
   usualConditions,
+  valleyDay,
 } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { SelectField } from '../parts/Field.tsx';
 import { Said } from '../parts/Said.tsx';
 import { inHours } from './inHours.ts';
-import { seasonMean } from './usePhysics.ts';
-import { useYardFigures } from './useYardFigures.ts';
+import { useYardFigures, type YardFigures } from './useYardFigures.ts';
 
 interface SideBySideProps {
   left: DesignContent;
@@ -24,9 +24,10 @@ interface SideBySideProps {
 
 /** Two boxes, seasons or arrangements held against each other: what each costs, where water forms, how long it can stay shut. */
 export function SideBySide({ left, right, params, set }: SideBySideProps) {
-  const { constants } = useYardFigures();
-  const a = useSide(left, params.get('aMonth'), params.get('aAs'), constants);
-  const b = useSide(right, params.get('bMonth'), params.get('bAs'), constants);
+  const figures = useYardFigures();
+  const { constants } = figures;
+  const a = useSide(left, params.get('aMonth'), params.get('aAs'), figures);
+  const b = useSide(right, params.get('bMonth'), params.get('bAs'), figures);
   return (
     <section aria-label="Warmth, water and air" className="mt-4 max-w-5xl">
       <h2 className="text-lg">Held against each other</h2>
@@ -129,17 +130,19 @@ const FIGURES: readonly {
 ];
 const WARMEST_K = 8;
 const BROOD_FROM_C = 8;
+/** The coldest months, north and south. */
 const JANUARY = 1;
+const JULY = 7;
 
 function useSide(
   content: DesignContent,
   month: string | null,
   as: string | null,
-  constants: Constants,
+  { constants, place: { latitude_deg } }: YardFigures,
 ): Side {
   return useMemo(() => {
-    const at = Number(month) || JANUARY;
-    const outside_C = seasonMean(`2025-${String(at).padStart(2, '0')}-15`);
+    const at = Number(month) || (latitude_deg < 0 ? JULY : JANUARY);
+    const outside_C = Math.round(valleyDay(`2025-${String(at).padStart(2, '0')}-15`, latitude_deg));
     const brood = outside_C > BROOD_FROM_C;
     const usual = usualConditions({ outside_C, bees: brood ? 'resting' : 'calm', brood }, constants);
     const choices = arrangementsOf(content, usual);
@@ -158,7 +161,7 @@ function useSide(
         ...usualConditions({ outside_C: outside_C + WARMEST_K, bees: 'alarmed', brood }, constants),
       }),
     };
-  }, [content, month, as, constants]);
+  }, [content, month, as, constants, latitude_deg]);
 }
 
 function minutesShut(design: DesignContent, conditions: Conditions): number {

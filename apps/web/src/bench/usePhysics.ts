@@ -8,6 +8,7 @@ import {
   type Paint,
   sunAt,
   usualConditions,
+  valleyDay,
   valleyMean,
 } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
@@ -32,12 +33,6 @@ export interface Weather {
 }
 const NOON = 12;
 
-/** Mean of the day in the built-in valley, in whole °C. */
-export function seasonMean(date: string): number {
-  const day =
-    (Date.parse(`${date}T12:00:00Z`) - Date.parse(`${date.slice(0, 4)}-01-15T12:00:00Z`)) / 86_400_000;
-  return Math.round(valleyMean(day / 365));
-}
 /** The yearly wave of the valley is at its mean a quarter of a year from the coldest day. */
 const YEAR_MEAN_C = valleyMean(0.25);
 
@@ -60,7 +55,7 @@ export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
   const { constants, place } = figures;
   const [changed, setChanged] = useState<Partial<Weather>>({});
   const weather: Weather = useMemo(() => {
-    const mean = seasonMean(on);
+    const mean = Math.round(valleyDay(on, place.latitude_deg));
     return {
       outside_C: mean,
       sunHour: undefined,
@@ -74,7 +69,7 @@ export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
       inRow: 1,
       ...changed,
     };
-  }, [on, changed]);
+  }, [on, place, changed]);
   const conditions = useMemo(
     () => conditionsOf(weather, on, place, constants),
     [weather, on, place, constants],

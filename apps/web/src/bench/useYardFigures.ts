@@ -31,11 +31,11 @@ export function useYardFigures(): YardFigures {
   const yard = yards.find(({ id }) => id === chosen) ?? yards[0];
   const overrides = yard && settings.constants[yard.id];
   const constants = useMemo(() => constantsWith(overrides), [overrides]);
-  const months = useMemo(() => climate?.months ?? valleyWinter(), [climate]);
   const place = useMemo(
     () => (yard ? { latitude_deg: yard.latitude_deg, longitude_deg: yard.longitude_deg } : VALLEY),
     [yard],
   );
+  const months = useMemo(() => climate?.months ?? valleyWinter(place.latitude_deg), [climate, place]);
   return {
     yards,
     yard,

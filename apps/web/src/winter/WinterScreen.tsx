@@ -1,6 +1,14 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
-import { type AutumnAct, type AutumnLine, autumnList, autumnTime, countOf, showDay } from '@yellow-cell/core';
+import {
+  type AutumnAct,
+  type AutumnLine,
+  autumnList,
+  autumnTime,
+  countOf,
+  showDay,
+  valleyWinter,
+} from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
@@ -45,8 +53,13 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const [, setParams] = useSearchParams();
   const { state, boxes, on, constants, weather } = view;
   const lines = useMemo(
-    () => autumnList(state, boxes, { on, months: figures.months, constants }),
-    [state, boxes, on, figures.months, constants],
+    () =>
+      autumnList(state, boxes, {
+        on,
+        months: figures.climate?.months ?? valleyWinter(yard.latitude_deg),
+        constants,
+      }),
+    [state, boxes, on, figures.climate, yard, constants],
   );
   const time = autumnTime(weather, constants);
   return (

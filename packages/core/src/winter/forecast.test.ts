@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { constantsWith, defaultConstants } from '../constants/registry.ts';
 import { beesOfSeams, seamsOfBees, winter } from './cluster.ts';
-import { calibrate, forecastWinter, valleyWinter } from './forecast.ts';
+import { calibrate, forecastWinter, valleyDay, valleyWinter } from './forecast.ts';
 
 const plan = { bees_kg: 1.5, ua_WK: 1.5, stores_kg: 12, months: valleyWinter() };
 const noSpread = { spreadBees: 0, spreadUa: 0, spreadRoom: 0, spreadWeather_K: 0, spreadUse: 0 };
@@ -51,5 +51,14 @@ describe('a winter', () => {
   it('counts bees by seams and seams by bees, at any pitch', () => {
     expect(seamsOfBees(beesOfSeams(6, 34.9), 34.9)).toBeCloseTo(6, 9);
     expect(beesOfSeams(7, 37.5)).toBeGreaterThan(beesOfSeams(7, 34.9));
+  });
+
+  it('turns the built-in valley by half a year south of the equator', () => {
+    const [north, south] = [valleyWinter(), valleyWinter(-33)];
+    expect(south.map(({ outside_C }) => outside_C)).toEqual(north.map(({ outside_C }) => outside_C));
+    expect([south[0]?.name, south[3]?.name, north[3]?.name]).toEqual(['April', 'July', 'January']);
+    expect(valleyDay('2026-01-15', 48)).toBeCloseTo(-1, 9);
+    expect(valleyDay('2026-07-15', -33)).toBeCloseTo(-1, 9);
+    expect(valleyDay('2026-01-15', -33)).toBeCloseTo(valleyDay('2026-07-15', 48), 1);
   });
 });

@@ -1,3 +1,4 @@
+import { type Day, daysBetween } from '../calendar/days.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
 import { type Random, seededRandom } from '../random.ts';
 import { winter } from './cluster.ts';
@@ -115,13 +116,34 @@ export function calibrate(
 export const valleyMean = (yearsSinceColdest: number): number =>
   9.6 - 10.6 * Math.cos(2 * Math.PI * yearsSinceColdest);
 
-/** Monthly means there. */
-export function valleyWinter(): WinterMonth[] {
-  const names = ['October', 'November', 'December', 'January', 'February', 'March'];
-  const days = [31, 30, 31, 31, 28, 31];
-  return names.map((name, index) => ({
+/** Its six months about the coldest, from October, or from April south of the equator, where the same valley is half a year later. */
+export function valleyWinter(latitude_deg = 48): WinterMonth[] {
+  return (latitude_deg < 0 ? SOUTHERN : NORTHERN).map(([name, days], index) => ({
     name,
-    days: days[index] ?? 30,
+    days,
     outside_C: valleyMean((index - 3) / 12),
   }));
 }
+const NORTHERN = [
+  ['October', 31],
+  ['November', 30],
+  ['December', 31],
+  ['January', 31],
+  ['February', 28],
+  ['March', 31],
+] as const;
+const SOUTHERN = [
+  ['April', 30],
+  ['May', 31],
+  ['June', 30],
+  ['July', 31],
+  ['August', 31],
+  ['September', 30],
+] as const;
+
+/** Mean of a day there, in °C: coldest on 15 January, or on 15 July south of the equator. */
+export function valleyDay(date: Day, latitude_deg: number): number {
+  const coldest = `${date.slice(0, 4)}-${latitude_deg < 0 ? '07' : '01'}-15`;
+  return valleyMean(daysBetween(coldest, date) / DAYS_A_YEAR);
+}
+const DAYS_A_YEAR = 365.25;
