@@ -157,6 +157,7 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
 }
 
 function sugarSentence(lines: readonly AutumnLine[]): string {
+  if (lines.length === 0) return '';
   const sugar_kg = lines.reduce((sum, line) => sum + line.sugar_kg, 0);
   const unknown = lines.filter(({ stores_kg }) => stores_kg === undefined).length;
   if (unknown === lines.length)
