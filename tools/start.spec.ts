@@ -222,6 +222,16 @@ describe('npm start', () => {
     expect([statSync(dir).uid, statSync(dir).mtimeMs, readdirSync(dir)]).toEqual(before);
   });
 
+  it('makes the folders above its data so that the database can go through them', async () => {
+    const port = ['--port', String(await freePort())];
+    const started = start(['--data', join(above, 'two', 'folders', 'down'), ...port]);
+    await untilServed(started);
+    const mode = (...of: string[]) => statSync(join(above, 'two', ...of)).mode & 0o777;
+    expect([mode() & 0o011, mode('folders') & 0o011]).toEqual([0o011, 0o011]);
+    expect(mode('folders', 'down')).toBe(0o700);
+    await stop(started);
+  });
+
   const disk = join(above, 'disk');
   mkdirSync(disk);
   const mount = (...options: string[]) => spawnSync('mount', [...options, disk]).status === 0;

@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import {
   accessSync,
+  chmodSync,
   chownSync,
   constants,
   existsSync,
@@ -11,6 +12,7 @@ import {
 } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { Said } from '../said.ts';
+import { defaultDataDir } from './place.ts';
 import type { DatabaseUser } from './user.ts';
 
 const LEAST_ROOM_BYTES = 200e6;
@@ -21,7 +23,10 @@ const OURS = /^(data|data\.init|state\.json(\.new)?|server\.json|log|password|lo
 export function prepareDir(dir: string, user: DatabaseUser): void {
   refuseForeign(dir);
   try {
-    if (!existsSync(dir)) mkdirSync(dir, { recursive: true, mode: 0o700 });
+    if (!existsSync(dir)) makeFor(dir, user);
+    // Starts of before made the folder above their data, and closed it to the database's own user.
+    if (process.getuid?.() === 0 && dirname(dir) === dirname(defaultDataDir()))
+      letThrough(dirname(dir), user);
     const isNew = readdirSync(dir).length === 0;
     if (isNew && process.getuid?.() === 0 && statSync(dir).uid === 0) chownSync(dir, user.uid, user.gid);
     accessSync(dir, constants.W_OK);
@@ -35,6 +40,21 @@ export function prepareDir(dir: string, user: DatabaseUser): void {
       `There are only ${Math.floor((bavail * bsize) / 1e6)} MB free for ${dir}; the database needs 200 MB.`,
     );
 }
+
+/** Only the directory itself is closed to others: the database's user goes to it through those above. */
+function makeFor(dir: string, user: DatabaseUser): void {
+  const first = mkdirSync(dirname(dir), { recursive: true });
+  for (let made = dirname(dir); first !== undefined && made.length >= first.length; made = dirname(made))
+    letThrough(made, user);
+  mkdirSync(dir, { mode: 0o700 });
+}
+
+const letThrough = (dir: string, { uid }: DatabaseUser): void => {
+  const { mode, uid: owner } = statSync(dir);
+  if (owner !== uid) chmodSync(dir, mode | THROUGH);
+};
+/** Others may go through a folder, and not list it. */
+const THROUGH = 0o011;
 
 /** Looks, and changes nothing: a file, or a folder with anything in it that this program did not make. */
 function refuseForeign(dir: string): void {
