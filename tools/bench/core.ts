@@ -11,7 +11,7 @@ import {
   type Known,
   layouts,
   usualConditions,
-  valleyWinter,
+  winterMonths,
 } from '@yellow-cell/core';
 import { createDemo } from '@yellow-cell/demo';
 import { type Figure, perSecond } from './figure.ts';
@@ -172,7 +172,7 @@ function physicsFigure(): Figure {
 }
 
 function winterFigure(): Figure {
-  const plan = { bees_kg: 1.5, ua_WK: 1.2, stores_kg: 12, months: valleyWinter() };
+  const plan = { bees_kg: 1.5, ua_WK: 1.2, stores_kg: 12, months: winterMonths(undefined, 48) };
   const ours = 1_000 / perSecond(() => forecastWinter(plan), 1_000, 1);
   return {
     what: 'a winter, 500 runs',

@@ -77,6 +77,7 @@ export {
   later,
   plusDays,
 } from './calendar/days.ts';
+export { monthFirsts, monthNames, monthShort } from './calendar/months.ts';
 export { roundCalendar, roundProblems } from './calendar/roundCalendar.ts';
 export { type SeasonYear, seasonYear, seasonYearOf } from './calendar/seasonYear.ts';
 export { showDay, showTime, showWindow, withoutYear } from './calendar/showDay.ts';
@@ -211,14 +212,13 @@ export { type Paint, sunAt } from './warmth/sun.ts';
 export { warmth, warmthProblems } from './warmth/warmth.ts';
 export { type ReadWeather, readWeather } from './weather/readWeather.ts';
 export { type AutumnAct, type AutumnLine, autumnList, autumnTime } from './winter/autumn.ts';
-export { type Climate, monthNames, readClimate } from './winter/climate.ts';
+export { type Climate, readClimate, winterMonths } from './winter/climate.ts';
 export { beesOfSeams, clusterRadius, effortWords, kgOfHeat, seamsOfBees, winter } from './winter/cluster.ts';
 export {
   calibrate,
   forecastWinter,
   valleyDay,
   valleyMean,
-  valleyWinter,
   type WinterForecast,
   type WinterPlan,
 } from './winter/forecast.ts';

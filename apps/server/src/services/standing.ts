@@ -1,5 +1,5 @@
 import type { DesignVersion, LogEvent, QueenStory, Unsettled, UnsettledPage } from '@yellow-cell/contract';
-import { clashesWith, plusDays } from '@yellow-cell/core';
+import { clashesWith, dayOf, plusDays } from '@yellow-cell/core';
 import { eventsAbout, findEvents } from '../store/events.ts';
 import { daughtersOf, findQueen, sistersOf } from '../store/queens.ts';
 import {
@@ -122,12 +122,14 @@ export const queenStory = (context: Context, id: string): Promise<QueenStory> =>
     const [round] = queen.round ? await roundsById(store, [queen.round]) : [];
     // What is seen of her bees while she is with them speaks for her, though it does not name her.
     const seen = (await eventsAbout(store, [queen.colony], ['eggsSeen', 'patternScored'])).filter(
-      ({ occurredAt, payload }) =>
-        occurredAt.slice(0, 10) >= queen.since &&
+      ({ occurredAt, zone, payload }) =>
+        dayOf(occurredAt, zone) >= queen.since &&
         (!('attempt' in payload) || payload.attempt === undefined || payload.attempt === queen.id),
     );
     const named = await eventsAbout(store, [queen.id]);
-    const events = [...new Map([...named, ...seen].map((event) => [event.id, event])).values()];
+    const events = [...new Map([...named, ...seen].map((event) => [event.id, event])).values()].sort(
+      (a, b) => Date.parse(a.occurredAt) - Date.parse(b.occurredAt),
+    );
     return {
       queen,
       box: box ?? null,

@@ -14,6 +14,7 @@ const KEPT = [
   'boxLog',
   'season',
   'toSettle',
+  'rearing',
 ];
 /** Another shape of what is kept makes the old of no use. */
 const SHAPE = 'v2';

@@ -2,6 +2,7 @@ import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Entry, EventKind, Payload } from '@yellow-cell/contract';
 import { kindVersionOf } from '@yellow-cell/contract/subjects';
 import { endOfDay } from '@yellow-cell/core';
+import { useRef } from 'react';
 import { useToast } from '../parts/Toast.tsx';
 import { nextOnDevice } from './device.ts';
 import { newId } from './ids.ts';
@@ -34,6 +35,7 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
   const { on, isToday } = useAsOf();
   const toast = useToast();
   const { person } = session.settings;
+  const last = useRef<{ title: string; at: number; delivery: Promise<Delivery> }>(undefined);
 
   const entriesOf = (drafts: readonly Draft[]): Entry[] => {
     const occurredAt = isToday ? nowFrom(session.now, dataUpdatedAt) : endOfDay(on, zone);
@@ -63,10 +65,18 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
   };
 
   return (title, drafts) => {
+    const before = last.current;
+    if (before?.title === title && performance.now() - before.at < SAME_PRESS_MS) return before.delivery;
     const entries = entriesOf(drafts);
     const withdrawals = entries.map(({ id }) => withdrawal(id)).reverse();
-    return send(title, entries, async () => {
+    const delivery = send(title, entries, async () => {
+      last.current = undefined;
       await send(`Undone: ${title}`, entriesOf(withdrawals));
     });
+    last.current = { title, at: performance.now(), delivery };
+    return delivery;
   };
 }
+
+/** The same act again within this time is a second tap of the same press: nobody does it twice so fast. */
+const SAME_PRESS_MS = 700;

@@ -7,8 +7,11 @@ type Unit = 'unsaid' | 'C' | 'F';
 /** A table of the breeder's own, daily or monthly; read on this device and kept there. */
 export function ClimateField({
   climate,
+  latitude_deg,
   onChange,
 }: {
+  /** Of the yard that it is read for: south of the equator winter is April to September. */
+  latitude_deg: number;
   climate: Climate | undefined;
   onChange: (climate: Climate | undefined) => void;
 }) {
@@ -19,7 +22,7 @@ export function ClimateField({
     // The reader comes when it is needed: most breeders read a table once.
     const { default: Papa } = await import('papaparse');
     const { data } = Papa.parse<string[]>(await file.text(), { skipEmptyLines: 'greedy' });
-    const found = readClimate(data, unit);
+    const found = readClimate(data, unit, latitude_deg);
     setProblem(found.ok ? '' : found.problems.map(({ sentence }) => sentence).join(' '));
     if (found.ok) onChange(found.climate);
   };

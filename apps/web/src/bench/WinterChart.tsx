@@ -137,7 +137,7 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
           forecast is fitted to that.
         </p>
       )}
-      <ClimateField climate={climate} onChange={setClimate} />
+      <ClimateField climate={climate} latitude_deg={figures.place.latitude_deg} onChange={setClimate} />
     </section>
   );
 }

@@ -1,6 +1,6 @@
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
-import { type Climate, type Constants, constantsWith, valleyWinter } from '@yellow-cell/core';
+import { type Climate, type Constants, constantsWith, winterMonths } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
 import { keep, readKept } from '../app/kept.ts';
 import { sessionQuery, yardsQuery } from '../app/queries.ts';
@@ -35,7 +35,7 @@ export function useYardFigures(): YardFigures {
     () => (yard ? { latitude_deg: yard.latitude_deg, longitude_deg: yard.longitude_deg } : VALLEY),
     [yard],
   );
-  const months = useMemo(() => climate?.months ?? valleyWinter(place.latitude_deg), [climate, place]);
+  const months = useMemo(() => winterMonths(climate, place.latitude_deg), [climate, place]);
   return {
     yards,
     yard,

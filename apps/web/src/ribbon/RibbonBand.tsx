@@ -1,11 +1,10 @@
 import type { Measures, RoundRow, YearRibbon } from '@yellow-cell/contract';
-import { daylightHours, plusDays, registry } from '@yellow-cell/core';
+import { daylightHours, monthFirsts, monthShort, plusDays, registry } from '@yellow-cell/core';
 import { line } from 'd3-shape';
 import { memo, useMemo } from 'react';
 import type { YearScale } from './yearScale.ts';
 
 const BAND = { top: 20, height: 26 };
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 /** A round's bar runs from its graft to when its queens may have sealed brood. */
 const ROUND_DAYS = registry.cellToRipe_d.value + registry.scoreTo_d.value;
 
@@ -58,9 +57,9 @@ function RibbonBandPlain({ scale, data, today, weekStart }: RibbonBandProps) {
         ),
       )}
       {step > 2 && <path d={weeks(scale, weekStart, base)} stroke="var(--hairline)" strokeWidth={1} />}
-      {monthsOf(scale).map((first) => {
+      {monthFirsts(scale.from, scale.to).map((first) => {
         const x = scale.x(first);
-        const month = MONTHS[Number(first.slice(5, 7)) - 1] ?? '';
+        const month = monthShort(first);
         return (
           <g key={first}>
             <line x1={x} x2={x} y1={BAND.top} y2={base} stroke="var(--hairline)" />
@@ -90,14 +89,6 @@ function RibbonBandPlain({ scale, data, today, weekStart }: RibbonBandProps) {
     </>
   );
 }
-
-/** The first day of each month of the year, whichever month it begins with. */
-const monthsOf = ({ from }: YearScale): string[] =>
-  Array.from({ length: 12 }, (_, index) => {
-    const at = new Date(`${from}T00:00:00Z`);
-    at.setUTCMonth(at.getUTCMonth() + index);
-    return at.toISOString().slice(0, 10);
-  });
 
 const FIRST_WEEKDAY = { sunday: 0, monday: 1 } as const;
 /** A short line where each week begins. */

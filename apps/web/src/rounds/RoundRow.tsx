@@ -1,4 +1,4 @@
-import { type Day, plusDays, type RipeDay, type RoundView, showDay } from '@yellow-cell/core';
+import { type Day, later, plusDays, type RipeDay, type RoundView, showDay } from '@yellow-cell/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
@@ -117,7 +117,15 @@ export function RoundRow({
       <Count x={scale.x(days.graft)} text={String(round.grafts)} />
       <Count x={scale.x(days.ripe)} text={round.accepted || view.outcome ? String(cells) : `${cells}?`} />
       {queens > 0 && <Count x={scale.x(days.eggs[0])} text={String(queens)} />}
-      <Graft view={view} x={scale.x(days.graft)} y={y} scale={scale} moved={moved} onMove={onMove} />
+      <Graft
+        view={view}
+        x={scale.x(days.graft)}
+        y={y}
+        scale={scale}
+        today={today}
+        moved={moved}
+        onMove={onMove}
+      />
       {moved && (
         <text x={scale.x(days.take[1]) + 12} y={y - 4} fontSize={12} fill="var(--ink)">
           <tspan fontWeight={700}>Moved to {say(showDay(moved.graftOn, today))}.</tspan>
@@ -158,9 +166,10 @@ function Graft({
   x,
   y,
   scale,
+  today,
   moved,
   onMove,
-}: Pick<RoundRowProps, 'view' | 'scale' | 'moved' | 'onMove'> & { x: number; y: number }) {
+}: Pick<RoundRowProps, 'view' | 'scale' | 'today' | 'moved' | 'onMove'> & { x: number; y: number }) {
   const say = useSay();
   const log = useLog();
   const dragging = useRef(false);
@@ -181,7 +190,8 @@ function Graft({
         {shape}
       </g>
     );
-  const moveTo = (graftOn: Day) => onMove({ round: round.id, graftOn });
+  // A plan lies ahead: it is moved to today at the earliest.
+  const moveTo = (graftOn: Day) => onMove({ round: round.id, graftOn: later(graftOn, today) });
   const keep = () => {
     if (!moved || keeping.current) return;
     keeping.current = true;

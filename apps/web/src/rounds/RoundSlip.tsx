@@ -124,7 +124,14 @@ export function RoundSlip({
             }
           />
         )}
-        {asked === 'move' && <CarryForm round={round} onCancel={() => setAsked(undefined)} send={send} />}
+        {asked === 'move' && (
+          <CarryForm
+            round={round}
+            finisherMost={rearing.constants.finisherMost}
+            onCancel={() => setAsked(undefined)}
+            send={send}
+          />
+        )}
       </div>
       {round.planned && view.days.donorComb < today && (
         <p className="mt-3 rounded bg-glow px-2 py-1">
@@ -220,10 +227,13 @@ function CountForm({ label, usual, most, save, onSave, onCancel }: CountFormProp
 
 function CarryForm({
   round,
+  finisherMost,
   send,
   onCancel,
 }: {
   round: Round;
+  /** Cells at once that a finisher builds well. */
+  finisherMost: number;
   send: (title: string, drafts: readonly Draft[]) => Promise<void>;
   onCancel: () => void;
 }) {
@@ -235,8 +245,8 @@ function CarryForm({
   const problem =
     Number.isInteger(cells) && cells >= 1 && cells <= most ? undefined : `A whole number from 1 to ${most}.`;
   const load =
-    to === 'finisher' && cells > FINISHER_MOST
-      ? `A finisher feeds ${FINISHER_MOST} cells at once at most for well-built ones: share them between two.`
+    to === 'finisher' && cells > finisherMost
+      ? `A finisher feeds ${finisherMost} cells at once at most for well-built ones: share them between two.`
       : undefined;
   return (
     <Form
@@ -284,5 +294,3 @@ function CarryForm({
     </Form>
   );
 }
-/** Cells at once that a finisher builds well (handbook 5, finishing). */
-const FINISHER_MOST = 48;

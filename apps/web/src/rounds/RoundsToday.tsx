@@ -1,11 +1,20 @@
+import { useQuery } from '@tanstack/react-query';
 import { showWindow } from '@yellow-cell/core';
 import { Link } from 'react-router';
+import { useAsOf } from '../app/now.ts';
+import { rearingQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { stepsOf } from './steps.ts';
 import { useRearing } from './useRearing.ts';
 
-/** What rounds ask for today, in a line each, with the way to them. */
+/** What rounds ask for today, in a line each, with the way to them; the list of the day does not wait for it. */
 export function RoundsToday() {
+  const { today } = useAsOf();
+  const { data } = useQuery(rearingQuery(today));
+  return data ? <Steps /> : null;
+}
+
+function Steps() {
   const say = useSay();
   const { views, today } = useRearing();
   const now = views.flatMap((view) =>

@@ -1,4 +1,4 @@
-import { type Day, plusDays, showDay } from '@yellow-cell/core';
+import { monthFirsts, monthShort, showDay } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
 import { useSize } from '../parts/useSize.ts';
 import { type DayScale, dayScale } from './dayScale.ts';
@@ -34,11 +34,11 @@ export function SeasonSheet({ rearing, chosen, moved, onChoose, onMove }: Season
   return (
     <div ref={ref}>
       <svg width={width} height={height} className="block" role="group" aria-label="Rounds by day">
-        {monthsIn(scale).map((first) => (
+        {monthFirsts(scale.from, scale.to).map((first) => (
           <g key={first}>
             <line x1={scale.x(first)} x2={scale.x(first)} y1={4} y2={height} stroke="var(--hairline)" />
             <text x={scale.x(first) + 5} y={18} fontSize={12} fontWeight={600} fill="var(--soft)">
-              {MONTHS[Number(first.slice(5, 7)) - 1]}
+              {monthShort(first)}
             </text>
           </g>
         ))}
@@ -199,11 +199,4 @@ function Rooms({
       ))}
     </g>
   );
-}
-
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-function monthsIn({ from, to }: DayScale): Day[] {
-  const firsts: Day[] = [];
-  for (let day = from; day <= to; day = plusDays(day, 1)) if (day.endsWith('-01')) firsts.push(day);
-  return firsts;
 }

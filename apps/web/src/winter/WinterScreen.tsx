@@ -7,7 +7,7 @@ import {
   autumnTime,
   countOf,
   showDay,
-  valleyWinter,
+  winterMonths,
 } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
@@ -56,7 +56,7 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
     () =>
       autumnList(state, boxes, {
         on,
-        months: figures.climate?.months ?? valleyWinter(yard.latitude_deg),
+        months: winterMonths(figures.climate, yard.latitude_deg),
         constants,
       }),
     [state, boxes, on, figures.climate, yard, constants],
@@ -101,7 +101,11 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
           </Said>
         </p>
         <div className="no-print max-w-md">
-          <ClimateField climate={figures.climate} onChange={figures.setClimate} />
+          <ClimateField
+            climate={figures.climate}
+            latitude_deg={yard.latitude_deg}
+            onChange={figures.setClimate}
+          />
         </div>
         {lines.length === 0 && <p className="mt-4">No colony lives in this yard on this day.</p>}
         {time.is === 'expanding' ? (
@@ -148,8 +152,11 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
         )}
         <p className="mt-6 max-w-prose text-sm text-soft">
           What winter takes is reckoned from the seams counted, the walls of the box, neighbours over a
-          divider, and the climate; it is an estimate, to be corrected by hefts. Vapours, lifting and ladders:
-          mask, two people over 20 kg, local rules for treatments.
+          divider, and the climate; it is an estimate, to be corrected by hefts.{' '}
+          <Said>
+            Vapours, lifting and ladders: mask, two people over {constants.liftAlone_kg} kg, local rules for
+            treatments.
+          </Said>
         </p>
       </div>
     </main>

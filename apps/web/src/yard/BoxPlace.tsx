@@ -121,7 +121,7 @@ function PlaceForm({ view, box, onDone }: { view: YardView; box: BoxView['box'];
       <p className="mb-2 text-sm text-soft">
         At dusk{sets ? ` (the sun sets at ${sets})` : ''} or before dawn, shut on vent, strapped. Under 3 km
         the fliers go home: leave a box to catch them, or go over 5 km.{' '}
-        <Said>Over 20 kg, two people or a barrow.</Said>
+        <Said>Over {view.constants.liftAlone_kg} kg, two people or a barrow.</Said>
       </p>
       <div className="grid grid-cols-2 gap-x-3">
         <TextField

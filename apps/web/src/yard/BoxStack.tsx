@@ -5,6 +5,7 @@ import { type Draft, draft } from '../app/useLog.ts';
 import { StackAgainst } from './StackAgainst.tsx';
 import { BoardForm, MoveLayerForm, OwnBoxForm, PutForm, SwapFloor, SwapRoof } from './StackForms.tsx';
 import { renamedParts } from './stackParts.ts';
+import { useJustKept } from './useJustKept.ts';
 import { useWarned } from './useWarned.tsx';
 import type { BoxView, YardView } from './useYard.ts';
 
@@ -19,13 +20,17 @@ export function BoxStack({ view, boxView }: { view: YardView; boxView: BoxView }
   const { box } = boxView;
   const { send, asking } = useWarned(view);
   const [open, setOpen] = useState<Open>();
+  // What stands under the thumb a moment later is another layer.
+  const { justKept, keep } = useJustKept();
   const stack = drawnDesign(view.designs, box);
   if (!stack) return null;
   const { layers, roof, floor } = stack;
-  const off = (layer: Layer) =>
-    send(`${box.label}: ${layerName(layer)} taken off`, [
+  const off = (layer: Layer) => {
+    keep(layer.id);
+    return send(`${box.label}: ${layerName(layer)} taken off`, [
       draft('layerTaken', { box: box.id, layer: layer.id }),
     ]);
+  };
   const done = () => setOpen(undefined);
   const form = { view, boxView, stack, send, onDone: done };
   const bodies = layers.filter(({ kind }) => kind === 'body').length;
@@ -43,7 +48,12 @@ export function BoxStack({ view, boxView }: { view: YardView; boxView: BoxView }
             <span>{layerName(layer)}</span>
             <span className="flex gap-1.5">
               {(layer.kind === 'sheet' || bodies > 1) && (
-                <button type="button" className="button min-h-11" onClick={() => void off(layer)}>
+                <button
+                  type="button"
+                  className="button min-h-11"
+                  disabled={justKept !== undefined}
+                  onClick={() => void off(layer)}
+                >
                   Take off
                 </button>
               )}

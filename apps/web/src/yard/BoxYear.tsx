@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Status } from '@yellow-cell/contract';
 import {
+  monthFirsts,
+  monthShort,
   type RoomYear,
   roleName,
   roomYears,
@@ -73,11 +75,6 @@ function Strip({ room, year, on }: { room: RoomYear; year: { from: string; to: s
   const words = ({ from, to, role, status, shares }: Stretch) =>
     `${say(showWindow(from, to, on))}: ${shares ? `${roleName(role)}, bees of the next room` : `${statusWords[status]}${role === 'empty' ? '' : ` (${roleName(role)})`}`}`;
   const step = WIDE / scale.days;
-  const months = Array.from({ length: 12 }, (_, index) => {
-    const month = (Number(year.from.slice(5, 7)) - 1 + index) % 12;
-    const later = month < Number(year.from.slice(5, 7)) - 1 ? 1 : 0;
-    return `${Number(year.from.slice(0, 4)) + later}-${String(month + 1).padStart(2, '0')}-01`;
-  });
   return (
     <svg
       role="img"
@@ -95,11 +92,11 @@ function Strip({ room, year, on }: { room: RoomYear; year: { from: string; to: s
           </rect>
         );
       })}
-      {months.map((first) => (
+      {monthFirsts(year.from, year.to).map((first) => (
         <g key={first}>
           <line x1={scale.x(first)} x2={scale.x(first)} y2={ROW} stroke="var(--hairline)" />
           <text x={scale.x(first) + 2} y={ROW + 11} fontSize={10} fill="var(--soft)">
-            {['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D'][Number(first.slice(5, 7)) - 1]}
+            {monthShort(first).slice(0, 1)}
           </text>
         </g>
       ))}

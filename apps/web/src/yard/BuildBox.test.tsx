@@ -18,6 +18,7 @@ it.each([
     expect(front.value).toBe(point);
     fireEvent.change(screen.getByLabelText(/^Label/), { target: { value: 'B1' } });
     fireEvent.click(screen.getByRole('button', { name: 'Built, and on its stand' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Built, and on its stand' }));
     await waitFor(() => expect(server.posted).toHaveLength(2));
     expect(server.posted[1]).toMatchObject({ kind: 'boxPlaced', payload: { bearing_deg } });
   },

@@ -49,7 +49,7 @@ export function BuildBox({ view, design: wanted }: { view: YardView; design: str
   }
 
   const build = async () => {
-    if (!chosen || bearingProblem || twice || label.trim() === '') return;
+    if (building || !chosen || bearingProblem || twice || label.trim() === '') return;
     const box = newId();
     setBuilding(true);
     const delivery = await log(`${label} built`, [

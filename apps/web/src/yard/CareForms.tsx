@@ -13,6 +13,7 @@ import { useMeasures, useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form, type FormProps, inColony } from './Form.tsx';
+import { useProduct } from './useProduct.tsx';
 import { useReadyFrames } from './useReadyFrames.ts';
 
 export function FeedForm(props: FormProps) {
@@ -78,40 +79,22 @@ const USUAL_WEEKS = 6;
 export function StripsForm(props: FormProps) {
   const say = useSay();
   const { view } = props;
-  const [product, setProduct] = useState('');
-  const [batch, setBatch] = useState('');
+  const { given, fields } = useProduct();
   const [outBy, setOutBy] = useState(plusDays(view.on, 7 * USUAL_WEEKS));
   const problem = outBy > view.on ? undefined : 'They come out after today.';
   return (
     <Form
       save="Put in"
       onSave={() =>
-        product.trim() !== '' &&
+        given &&
         problem === undefined &&
-        props.send(`${product.trim()} in, out by ${say(showDay(outBy))}`, [
-          draft('stripsPut', {
-            ...inColony(props),
-            product: product.trim(),
-            outBy,
-            ...(batch.trim() ? { batch: batch.trim() } : {}),
-          }),
+        props.send(`${given.product} in, out by ${say(showDay(outBy))}`, [
+          draft('stripsPut', { ...inColony(props), ...given, outBy }),
         ])
       }
       onCancel={props.onCancel}
     >
-      <TextField
-        label="Product, by its label"
-        required
-        maxLength={80}
-        value={product}
-        onChange={({ target }) => setProduct(target.value)}
-      />
-      <TextField
-        label="Batch"
-        maxLength={40}
-        value={batch}
-        onChange={({ target }) => setBatch(target.value)}
-      />
+      {fields}
       <TextField
         label="Out by, as its label says"
         type="date"

@@ -5,6 +5,7 @@ import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Form, type FormProps, inColony } from './Form.tsx';
 import { queenName } from './queenName.ts';
+import { useProduct } from './useProduct.tsx';
 
 const METHODS: Readonly<Record<MiteMethod, string>> = {
   wash: 'Bees washed',
@@ -78,37 +79,18 @@ export function MitesForm(props: FormProps) {
 
 /** Treated once: what, and from which batch. */
 export function TreatedForm(props: FormProps) {
-  const [product, setProduct] = useState('');
-  const [batch, setBatch] = useState('');
+  const { given, fields } = useProduct(
+    'Only what is authorised where you are, by its label; mask, gloves and goggles against vapours. The program computes no dose.',
+  );
   return (
     <Form
       save="Treated"
       onSave={() =>
-        product.trim() !== '' &&
-        props.send(`treated, ${product.trim()}`, [
-          draft('treated', {
-            ...inColony(props),
-            product: product.trim(),
-            ...(batch.trim() ? { batch: batch.trim() } : {}),
-          }),
-        ])
+        given && props.send(`treated, ${given.product}`, [draft('treated', { ...inColony(props), ...given })])
       }
       onCancel={props.onCancel}
     >
-      <TextField
-        label="Product, by its label"
-        required
-        maxLength={80}
-        value={product}
-        hint="Only what is authorised where you are, by its label; mask, gloves and goggles against vapours. The program computes no dose."
-        onChange={({ target }) => setProduct(target.value)}
-      />
-      <TextField
-        label="Batch"
-        maxLength={40}
-        value={batch}
-        onChange={({ target }) => setBatch(target.value)}
-      />
+      {fields}
     </Form>
   );
 }

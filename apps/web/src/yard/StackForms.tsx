@@ -13,6 +13,7 @@ import { newId } from '../app/ids.ts';
 import { useUnits } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
+import { Said } from '../parts/Said.tsx';
 import { Form } from './Form.tsx';
 import { NEW_LAYERS, newBoard } from './stackParts.ts';
 import type { Send } from './useWarned.tsx';
@@ -108,7 +109,8 @@ export function MoveLayerForm({
   return (
     <Form save="Moved" onSave={move} onCancel={onDone}>
       <p className="mb-2 text-sm text-soft">
-        Its frames, bees and queen go along. Know where she is first; two people over 20 kg.
+        Its frames, bees and queen go along. Know where she is first;{' '}
+        <Said>two people over {view.constants.liftAlone_kg} kg.</Said>
       </p>
       <SelectField
         label="Onto"
@@ -259,40 +261,50 @@ const placesFor = (design: DesignContent, body: Body['id'], board: Board) =>
 const FLOORS = { solid: null, mesh: 2.5, tray: 2.5 } as const;
 const ROOFS = ['flat', 'deep', 'insulated', 'glazed'] as const;
 
-export function SwapFloor({ boxView: { box }, stack: { floor }, send }: StackFormProps) {
-  return (
-    <select
-      aria-label="Floor"
-      className="field min-h-11 w-auto"
-      value={floor.kind}
-      onChange={({ target }) => {
-        const kind = target.value as keyof typeof FLOORS;
-        void send(`${box.label}: floor, ${kind}`, [
-          draft('floorSet', { box: box.id, floor: { ...floor, kind, mesh: FLOORS[kind] } }),
-        ]);
-      }}
-    >
-      {Object.keys(FLOORS).map((kind) => (
-        <option key={kind}>{kind}</option>
-      ))}
-    </select>
-  );
-}
+export const SwapFloor = ({ boxView: { box }, stack: { floor }, send }: StackFormProps) => (
+  <Swap
+    label="Floor"
+    now={floor.kind}
+    kinds={Object.keys(FLOORS) as (keyof typeof FLOORS)[]}
+    onChange={(kind) =>
+      send(`${box.label}: floor, ${kind}`, [
+        draft('floorSet', { box: box.id, floor: { ...floor, kind, mesh: FLOORS[kind] } }),
+      ])
+    }
+  />
+);
 
-export function SwapRoof({ boxView: { box }, stack: { roof }, send }: StackFormProps) {
+export const SwapRoof = ({ boxView: { box }, stack: { roof }, send }: StackFormProps) => (
+  <Swap
+    label="Roof"
+    now={roof.kind}
+    kinds={ROOFS}
+    onChange={(kind) =>
+      send(`${box.label}: roof, ${kind}`, [draft('roofSet', { box: box.id, roof: { ...roof, kind } })])
+    }
+  />
+);
+
+/** What closes the stack, exchanged for another of its kinds. */
+function Swap<K extends string>({
+  label,
+  now,
+  kinds,
+  onChange,
+}: {
+  label: string;
+  now: K;
+  kinds: readonly K[];
+  onChange: (kind: K) => Promise<unknown>;
+}) {
   return (
     <select
-      aria-label="Roof"
+      aria-label={label}
       className="field min-h-11 w-auto"
-      value={roof.kind}
-      onChange={({ target }) => {
-        const kind = target.value as (typeof ROOFS)[number];
-        void send(`${box.label}: roof, ${kind}`, [
-          draft('roofSet', { box: box.id, roof: { ...roof, kind } }),
-        ]);
-      }}
+      value={now}
+      onChange={({ target }) => void onChange(target.value as K)}
     >
-      {ROOFS.map((kind) => (
+      {kinds.map((kind) => (
         <option key={kind}>{kind}</option>
       ))}
     </select>

@@ -89,6 +89,7 @@ export function WeatherPanel({ view }: { view: YardView }) {
 }
 
 function WeatherTable({ yard }: { yard: Yard }) {
+  const say = useSay();
   const log = useLog();
   const [read, setRead] = useState<ReadWeather>();
   const open = async (file: File | undefined) => {
@@ -112,7 +113,7 @@ function WeatherTable({ yard }: { yard: Yard }) {
   return (
     <div className="mt-3">
       <label className="block">
-        From a table (CSV: date, min, max, wind, rain, flying)
+        From a table (CSV: date; min, max in °C; wind in m/s; rain in mm; flying in h)
         <input
           type="file"
           accept=".csv,text/csv"
@@ -125,7 +126,9 @@ function WeatherTable({ yard }: { yard: Yard }) {
           <p>
             {read.days.length === 0
               ? 'No day could be read.'
-              : `${countOf(read.days.length, 'day')}, ${showDay(read.days[0]?.date ?? '')} to ${showDay(read.days.at(-1)?.date ?? '')}.`}
+              : say(
+                  `${countOf(read.days.length, 'day')}, ${showDay(read.days[0]?.date ?? '')} to ${showDay(read.days.at(-1)?.date ?? '')}.`,
+                )}
           </p>
           {read.problems.slice(0, 5).map((each) => (
             <p key={each} className="text-danger">

@@ -1,4 +1,4 @@
-import { type Compartment, isEntrance, roleSign, showDay, statusLine } from '@yellow-cell/core';
+import { type Compartment, isDue, isEntrance, roleSign, showDay, statusLine } from '@yellow-cell/core';
 import type { KeyboardEvent, MouseEvent } from 'react';
 import { useSay } from '../app/units.ts';
 import { BoxShapes } from '../drawing/BoxShapes.tsx';
@@ -106,8 +106,6 @@ interface RoomProps {
   chosen: boolean;
   onChoose: () => void;
 }
-
-const isDue = ({ due }: CompartmentView): boolean => due.length > 0;
 
 /** One compartment: pressed or reached by keyboard, it is chosen. */
 function Room({ view, compartment, area, turn, chosen, onChoose }: RoomProps) {

@@ -240,6 +240,14 @@ export const watchingConstants = {
     [5, 25],
     'Mean daily maximum of a fortnight below which the cavity is reduced',
   ),
+  liquidFeed_C: constant(
+    12,
+    '°C',
+    'Reducing: when and who',
+    [5, 20],
+    'Liquid feed is given while days reach',
+  ),
+  finisherMost: constant(48, 'cells', 'Finishing', [10, 100], 'A finisher feeds well at once at most'),
   reduceSpare: constant(2, 'frames', 'Our estimate', [1, 6], 'Frames without bees from which it is worth it'),
   expandAbove_C: constant(
     12,

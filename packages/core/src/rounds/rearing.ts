@@ -17,9 +17,8 @@ export interface RoundView {
   outcome: RoundOutcome | undefined;
 }
 
-type Record = RearingSeason['record'];
 /** Before anything is counted, a rate is anything alike. */
-const prior = ({ takes, tried }: Record) => [1 + takes, 1 + tried - takes] as const;
+const prior = ({ takes, tried }: RearingSeason['record']) => [1 + takes, 1 + tried - takes] as const;
 
 /** Rounds in the order of their grafts, each with its days (handbook 5) and what came, or may come, of it. */
 export function roundViews(

@@ -1,7 +1,7 @@
 import type { DailyWeight, Reading } from '@yellow-cell/contract';
 import { daysBetween } from '../calendar/days.ts';
+import { monthNames } from '../calendar/months.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
-import { monthNames } from '../winter/climate.ts';
 import { winter } from '../winter/cluster.ts';
 import type { WinterPlan } from '../winter/forecast.ts';
 

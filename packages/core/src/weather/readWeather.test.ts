@@ -19,12 +19,15 @@ describe('weather from a table', () => {
       { date: '2026-05-01', flying_h: '6' },
       { date: '2026-05-02', max_C: 'warm' },
       { date: '2026-05-03' },
+      { date: '2026-02-31', max_C: '9' },
+      { date: '2028-02-29', max_C: '9' },
     ]);
-    expect(days.map(({ date }) => date)).toEqual(['2026-05-03']);
+    expect(days.map(({ date }) => date)).toEqual(['2026-05-03', '2028-02-29']);
     expect(problems).toEqual([
       'Line 2: “1.5.2026” is no day; it is written 2026-05-31.',
       'Line 3: “6” cannot be flying_h.',
       'Line 4: “warm” cannot be max_C.',
+      'Line 6: “2026-02-31” is no day; it is written 2026-05-31.',
     ]);
   });
 });

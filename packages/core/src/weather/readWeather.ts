@@ -40,7 +40,7 @@ export function readWeather(rows: readonly Readonly<Record<string, string>>[]): 
       NAMES[field].map((name) => cells.get(name)).find((each) => each) ?? '';
     const date = cell('date');
     const line = index + 2;
-    if (!/^\d{4}-\d{2}-\d{2}$/.test(date) || Number.isNaN(Date.parse(date))) {
+    if (!isDay(date)) {
       problems.push(`Line ${line}: “${date}” is no day; it is written 2026-05-31.`);
       return;
     }
@@ -60,6 +60,12 @@ export function readWeather(rows: readonly Readonly<Record<string, string>>[]): 
     });
   });
   return { days: [...days.values()].sort((a, b) => (a.date < b.date ? -1 : 1)), problems };
+}
+
+/** 31 February is no day, though a parser may take it for one of March. */
+function isDay(date: string): boolean {
+  const at = /^\d{4}-\d{2}-\d{2}$/.test(date) ? Date.parse(date) : Number.NaN;
+  return !Number.isNaN(at) && new Date(at).toISOString().startsWith(date);
 }
 
 function isIn(typed: string, [least, most]: readonly [number, number]): boolean {

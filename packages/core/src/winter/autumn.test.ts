@@ -2,6 +2,7 @@ import type { LogEvent } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { combSide, seamBees } from '../box/measures.ts';
 import { deriveBox } from '../box/model.ts';
+import { bodiesOf } from '../box/stack.ts';
 import { plusDays } from '../calendar/days.ts';
 import { parts } from '../carpentry/parts.ts';
 import { defaultConstants } from '../constants/registry.ts';
@@ -95,6 +96,14 @@ describe('the yard before winter', () => {
       seams(5, '2026-10-01', 'c'),
     ]);
     expect(both.find(({ room }) => room.position === 0)?.why).toMatch(/as a pair with/);
+    const joined = list([
+      bees('a', 0, 'laying'),
+      ...bodiesOf(content).flatMap(({ boards }) =>
+        boards.map(({ id }) => told('dividerSet', '2026-09-01', { box: 'b', board: id, stands: false })),
+      ),
+      seams(3.5),
+    ]);
+    expect(joined.map(({ act: what, why }) => [what, /as a pair with/.test(why)])).toEqual([['pair', false]]);
     expect(act(seams(4))?.act).not.toBe('pair');
   });
 

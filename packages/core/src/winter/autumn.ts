@@ -1,6 +1,5 @@
 import type { RoomRole } from '@yellow-cell/contract';
 import { combSide } from '../box/measures.ts';
-import { deriveBox } from '../box/model.ts';
 import { type Day, daysBetween, plusDays } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
 import type { Constants } from '../constants/registry.ts';
@@ -15,6 +14,7 @@ import { slotsOf } from '../yard/slots.ts';
 import type { YardState } from '../yard/state.ts';
 import { beesOfSeams } from './cluster.ts';
 import { forecastWinter, type WinterMonth } from './forecast.ts';
+import { CARRY } from './reduce.ts';
 import { storesByWeight } from './storesByWeight.ts';
 
 /** What a colony is to be done to before winter: the cheapest look first where something is not known. */
@@ -39,10 +39,9 @@ export interface AutumnLine {
   keeps: number | undefined;
 }
 
-/** What winter takes, and a third more: a margin for a long one (handbook 7). */
-const CARRY = 4 / 3;
 /** Kept beside the frames that bees cover. */
 const STORES_FRAMES = 1;
+/** What walls let through hangs little on the temperature that it is asked at. */
 const OUTSIDE_C = 0;
 
 const QUEENLESS = ['stocked', 'failed'];
@@ -141,7 +140,7 @@ function lineOf(
     };
   if (fresh < constants.smallSeams) {
     const partner = box.compartments.find(
-      (each) => each.position !== room.position && each.colony && !QUEENLESS.includes(each.status),
+      (each) => each.shares === undefined && isAnother(each, room) && !QUEENLESS.includes(each.status),
     );
     return {
       ...line,
@@ -153,7 +152,7 @@ function lineOf(
     return {
       ...line,
       act: 'feed',
-      why: `${stores_kg.toFixed(1)} kg of stores, ${carry_kg.toFixed(1)} kg to carry: about ${(short_kg / STORES_OF_SUGAR).toFixed(1)} kg of sugar, liquid while days reach 12 °C.`,
+      why: `${stores_kg.toFixed(1)} kg of stores, ${carry_kg.toFixed(1)} kg to carry: about ${(short_kg / STORES_OF_SUGAR).toFixed(1)} kg of sugar, liquid while days reach ${constants.liquidFeed_C} °C.`,
     };
   const spare = frames - fresh;
   if (spare >= constants.reduceSpare) {
@@ -173,6 +172,10 @@ function lineOf(
     };
   return { ...line, act: 'leave', why: 'Bees, queen, room and stores are as they should be: left alone.' };
 }
+
+/** Whether other bees live in a room than in this. */
+const isAnother = (other: CompartmentView, { colony }: CompartmentView): boolean =>
+  other.colony !== undefined && other.colony.id !== colony?.id;
 
 /** Stores on the frames that were looked through lately, in kg; undefined where they were fewer than half of all. */
 function storesIn(
@@ -196,14 +199,14 @@ function storesIn(
 
 /** What a winter takes of so many bees in their room, with their neighbours as warm as they are, and how often it starves them. */
 function winterOf(
-  { design, compartments }: BoxView,
+  { design, model, compartments }: BoxView,
   room: CompartmentView,
   seams: number,
   stores_kg: number | undefined,
   months: readonly WinterMonth[],
   constants: Constants,
 ): { need_kg: number; starved: number } | undefined {
-  const compartment = deriveBox(design).compartments[room.position];
+  const compartment = model.compartments[room.position];
   const pitch_mm = compartment?.frames[0]?.format.pitch_mm;
   if (!compartment || pitch_mm === undefined) return undefined;
   const { constants: _, ...conditions } = usualConditions(
@@ -212,7 +215,7 @@ function winterOf(
   );
   const physics = physicsOf(design, { ...conditions, constants });
   const each = physics.compartments.find(({ spaces }) => spaces[0] === compartment.spaces[0]);
-  const neighbours = compartments.some(({ position, colony }) => position !== room.position && colony);
+  const neighbours = compartments.some((other) => isAnother(other, room));
   const ua_WK = neighbours ? each?.sharedUa_WK : each?.ua_WK;
   const bees_kg = beesOfSeams(seams, pitch_mm);
   if (ua_WK === undefined || ua_WK <= 0 || bees_kg <= 0) return undefined;

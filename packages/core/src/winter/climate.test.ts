@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readClimate } from './climate.ts';
+import { readClimate, winterMonths } from './climate.ts';
 
 const monthly = (value: (month: number) => string = (month) => String(month), head = ['date', 'mean']) => [
   head,
@@ -39,6 +39,25 @@ describe('a climate of one’s own', () => {
       )?.[0],
     ).toBeCloseTo(10, 9);
     expect(sentence(monthly((month) => (month === 7 ? '71' : '33')))).toContain('look like °F');
+  });
+
+  it('south of the equator is of April to September, and is not taken for a northern yard', () => {
+    const read = (latitude_deg: number) => {
+      const found = readClimate(monthly(), 'C', latitude_deg);
+      return found.ok ? found.climate : undefined;
+    };
+    const [south, north] = [read(-41), read(48)];
+    expect(south?.months.map(({ name }) => name.slice(0, 3)).join(' ')).toBe('Apr May Jun Jul Aug Sep');
+    expect(south?.months.map(({ outside_C }) => outside_C)).toEqual([4, 5, 6, 7, 8, 9]);
+    expect(winterMonths(south, -41)).toBe(south?.months);
+    expect(winterMonths(south, 48)[0]?.name).toBe('October');
+    expect(winterMonths(north, -41).map(({ name }) => name)[3]).toBe('July');
+    const summer = readClimate(
+      monthly().filter(([date = '']) => !/-0[4-9]/.test(date)),
+      'C',
+      -41,
+    );
+    expect(summer.ok ? '' : summer.problems[0]?.sentence).toContain('April to September');
   });
 
   it('says what it left out, and works with the rest', () => {

@@ -1,5 +1,6 @@
 import type { Problem } from '@yellow-cell/contract';
-import type { WinterMonth } from './forecast.ts';
+import { monthNames } from '../calendar/months.ts';
+import { valleyWinter, type WinterMonth } from './forecast.ts';
 
 /** A climate from a table of a breeder's own, daily or monthly: a date and a mean, or a minimum and a maximum, in °C. */
 export interface Climate {
@@ -22,27 +23,20 @@ const COLDEST_C = -60;
 const HOTTEST_C = 55;
 /** A year whose warmest month means over this was not measured in °C. */
 const FAHRENHEIT_MEAN = 45;
-/** A winter of the northern half of the year, in order. */
-const WINTER = [10, 11, 12, 1, 2, 3];
-export const monthNames = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-];
+/** The six months about the coldest, in order: October to March, or south of the equator April to September. */
+const winterOf = (latitude_deg: number): readonly number[] =>
+  latitude_deg < 0 ? [4, 5, 6, 7, 8, 9] : [10, 11, 12, 1, 2, 3];
+/** The winter of a yard: of the breeder's own climate where that was read for its half of the earth, else of the built-in valley. */
+export const winterMonths = (climate: Climate | undefined, latitude_deg: number): WinterMonth[] =>
+  climate && climate.months[0]?.name === monthNames[(winterOf(latitude_deg)[0] ?? 1) - 1]
+    ? climate.months
+    : valleyWinter(latitude_deg);
 
 /** Rows of text as a table reader gives them, the first with the names of the columns. */
 export function readClimate(
   rows: readonly (readonly string[])[],
   unit: 'C' | 'F' | 'unsaid' = 'unsaid',
+  latitude_deg = 48,
 ): ReadClimate {
   const [head = [], ...body] = rows;
   if (body.length === 0) return failed('', 'The table has no rows.');
@@ -89,18 +83,19 @@ export function readClimate(
     );
   if (counts.twice > 0)
     remarks.push(`${rowsOf(counts.twice)} had a date that came before; the first counts.`);
-  const missing = WINTER.filter((month) => !means.has(month));
+  const winter = winterOf(latitude_deg);
+  const missing = winter.filter((month) => !means.has(month));
   if (missing.length > 0)
     return failed(
       'date',
-      `There is nothing for ${missing.map((month) => monthNames[month - 1]).join(', ')}: a winter wants October to March.`,
+      `There is nothing for ${missing.map((month) => monthNames[month - 1]).join(', ')}: a winter wants ${monthNames[(winter[0] ?? 1) - 1]} to ${monthNames[(winter[5] ?? 1) - 1]}.`,
     );
-  remarks.push(...gaps(seen));
+  remarks.push(...gaps(seen, winter));
   return {
     ok: true,
     climate: {
       remarks,
-      months: WINTER.map((month) => ({
+      months: winter.map((month) => ({
         name: monthNames[month - 1] ?? '',
         days: DAYS[month - 1] ?? 30,
         outside_C: means.get(month) ?? 0,
@@ -169,14 +164,14 @@ function monthlyMeans(days: ReadonlyMap<string, number>): Map<number, number> {
 }
 
 /** Months of a daily table that lack days. */
-function gaps(days: ReadonlyMap<string, number>): string[] {
+function gaps(days: ReadonlyMap<string, number>, winter: readonly number[]): string[] {
   const daily = [...days.keys()].filter((date) => date.length === 10);
   if (daily.length < days.size / 2) return [];
   const months = new Map<string, number>();
   for (const date of daily) months.set(date.slice(0, 7), (months.get(date.slice(0, 7)) ?? 0) + 1);
   const short = [...months].filter(
     ([month, count]) =>
-      WINTER.includes(Number(month.slice(5))) && count < (DAYS[Number(month.slice(5)) - 1] ?? 30) - 2,
+      winter.includes(Number(month.slice(5))) && count < (DAYS[Number(month.slice(5)) - 1] ?? 30) - 2,
   );
   return short.length === 0
     ? []

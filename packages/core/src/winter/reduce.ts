@@ -6,8 +6,8 @@ import { standardFormats } from '../formats/formats.ts';
 import { above } from '../numbers.ts';
 import { refuse } from '../problems.ts';
 
-/** What winter takes, and a third more: a margin for a long one. */
-const CARRY = 4 / 3;
+/** What winter takes, and a third more: a margin for a long one (handbook 7). */
+export const CARRY = 4 / 3;
 /** Less of a side than this is not worth feeling, and half of it drawn makes a comb. */
 const WORTH = 0.05;
 const HALF = 0.5;

@@ -4,7 +4,7 @@ import { type Day, dayAt } from '../calendar/days.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
 import { clockProblem } from './entryProblem.ts';
 import { effective } from './order.ts';
-import type { Known, YardState } from './state.ts';
+import { emptyYard, type Known, type YardState } from './state.ts';
 import { tell } from './tell/tell.ts';
 import type { Telling } from './tell/telling.ts';
 
@@ -40,7 +40,7 @@ export function foldChronicle(
   asOf?: Day,
   constants = defaultConstants,
 ): YardState {
-  return foldOn(nothing, known, dated, asOf, constants);
+  return foldOn(emptyYard, known, dated, asOf, constants);
 }
 
 /** Goes on telling from a state in which everything before these events is told already. */
@@ -101,16 +101,3 @@ export function stateAfter(
   const { known: _, constants: __, ...told } = telling;
   return { ...state, ...told };
 }
-
-const nothing: YardState = {
-  boxes: new Map(),
-  colonies: new Map(),
-  attempts: new Map(),
-  queens: new Map(),
-  frames: new Map(),
-  rounds: new Map(),
-  weather: new Map(),
-  trials: new Map(),
-  story: [],
-  toSettle: [],
-};

@@ -3,7 +3,7 @@ import { joinedWith } from '../box/joinedRooms.ts';
 import { type BoxModel, type Compartment, deriveBox } from '../box/model.ts';
 import type { Day } from '../calendar/days.ts';
 import { combPlaces, designOf, livingIn } from './compartments.ts';
-import { baysLivedIn, mainRoom } from './roomsOf.ts';
+import { baysLivedIn, mainRoom, meets } from './roomsOf.ts';
 import type { Known } from './state.ts';
 import { queensIn } from './tell/queensIn.ts';
 
@@ -68,9 +68,6 @@ export const withCareOf = (colony: Colony, joins: readonly Colony[]): Colony => 
   const strips = [colony, ...joins].flatMap((each) => each.strips ?? []);
   return strips.length > 0 ? { ...colony, strips } : colony;
 };
-
-const meets = (bays: readonly string[], wanted: readonly string[]): boolean =>
-  bays.some((bay) => wanted.includes(bay));
 
 /** The bays of its home that each parted colony keeps: where its queen is known to be, else where it has most frames; of parts alike, the one that no other bees are in. */
 export function partsKept(

@@ -2,7 +2,7 @@ import type { LogEvent, RoomRole, Status } from '@yellow-cell/contract';
 import { type Day, plusDays } from '../calendar/days.ts';
 import { compartmentsOf } from './compartments.ts';
 import { chronicle, foldOn } from './fold.ts';
-import type { Known, YardState } from './state.ts';
+import { emptyYard, type Known } from './state.ts';
 
 /** What a room served as, and what was in it, over some days without a change. */
 export interface Stretch {
@@ -17,19 +17,6 @@ export interface RoomYear {
   stretches: Stretch[];
 }
 
-const EMPTY: YardState = {
-  boxes: new Map(),
-  colonies: new Map(),
-  attempts: new Map(),
-  queens: new Map(),
-  frames: new Map(),
-  rounds: new Map(),
-  weather: new Map(),
-  trials: new Map(),
-  story: [],
-  toSettle: [],
-};
-
 /** The rooms of a box through a year as its story tells it, each as stretches of days; rooms are called as they were on the last day of each. */
 export function roomYears(
   known: Known,
@@ -41,7 +28,7 @@ export function roomYears(
   const dated = chronicle(events);
   const days = [...new Set(dated.map(({ on }) => on))].sort();
   const rooms = new Map<string, RoomYear>();
-  let state = EMPTY;
+  let state = emptyYard;
   days.forEach((day, index) => {
     state = foldOn(
       state,

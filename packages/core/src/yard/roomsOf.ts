@@ -2,7 +2,8 @@ import type { BoxState, Colony } from '@yellow-cell/contract';
 import { joinedWith } from '../box/joinedRooms.ts';
 import type { BoxModel } from '../box/model.ts';
 
-const meets = (bays: readonly string[], wanted: readonly string[]): boolean =>
+/** Whether some bays are among others. */
+export const meets = (bays: readonly string[], wanted: readonly string[]): boolean =>
   bays.some((bay) => wanted.includes(bay));
 
 /** The place of the room that a colony is reckoned in: that of its queen or cell, where it is known, else its home. */

@@ -35,6 +35,20 @@ export interface YardState {
   toSettle: readonly { event: LogEvent; sentence: string }[];
 }
 
+/** Before anything is told. */
+export const emptyYard: YardState = {
+  boxes: new Map(),
+  colonies: new Map(),
+  attempts: new Map(),
+  queens: new Map(),
+  frames: new Map(),
+  rounds: new Map(),
+  weather: new Map(),
+  trials: new Map(),
+  story: [],
+  toSettle: [],
+};
+
 export type Designs = ReadonlyMap<string, Design>;
 
 /** What the registers hold beside the log: the designs, whose bays the events name, and the yards there are. */

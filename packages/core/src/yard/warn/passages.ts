@@ -17,7 +17,7 @@ import { deriveBox, reachQuestionOf } from '../../box/model.ts';
 import { reach } from '../../reach/reach.ts';
 import { compartmentsOf, designOf, drawnDesign, livingIn } from '../compartments.ts';
 import { partsKept } from '../regroup.ts';
-import { mainRoom, withBay } from '../roomsOf.ts';
+import { mainRoom, meets, withBay } from '../roomsOf.ts';
 import type { Designs, YardState } from '../state.ts';
 import { statusWords } from '../statusWords.ts';
 
@@ -167,7 +167,6 @@ function joining(
   const living = livingIn(colonies, box);
   const { compartments } = deriveBox(next);
   const kept = partsKept(compartments, living);
-  const meets = (own: readonly string[], bays: readonly string[]) => own.some((bay) => bays.includes(bay));
   const homesNow = deriveBox(now).compartments;
   const homeOf = (colony: Colony) => homesNow.findIndex(({ bays }) => meets(colony.home, bays));
   return compartments.flatMap(({ bays, spaces }): ReachWarning[] => {
