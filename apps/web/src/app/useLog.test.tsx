@@ -2,6 +2,7 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, expect, it, vi } from 'vitest';
 import { BOX, built, serverWith, show } from '../yard/onScreen.test.kit.tsx';
+import { newId } from './ids.ts';
 import { draft, useLog } from './useLog.ts';
 
 afterEach(cleanup);
@@ -9,9 +10,18 @@ afterEach(() => vi.restoreAllMocks());
 
 function Buttons() {
   const log = useLog();
-  return ['B1 weighed', 'B1 noted'].map((title) => (
-    <button key={title} type="button" onClick={() => void log(title, [draft('noted', { box: BOX })])}>
-      {title}
+  const notes = [
+    ['Weighed', 'B1 weighed', 'twelve'],
+    ['Weighed again', 'B1 weighed', 'thirteen'],
+    ['Noted', 'B1 noted', 'twelve'],
+  ] as const;
+  return notes.map(([name, title, note]) => (
+    <button
+      key={name}
+      type="button"
+      onClick={() => void log(title, [draft('noted', { box: BOX }, `${note}, ${newId()}`)])}
+    >
+      {name}
     </button>
   ));
 }
@@ -21,22 +31,24 @@ it('a second tap of the same press enters nothing; another act, an undone one, o
   let now_ms = 10_000;
   vi.spyOn(performance, 'now').mockImplementation(() => now_ms);
   show(server, () => <Buttons />);
-  const weighed = await screen.findByRole('button', { name: 'B1 weighed' });
+  const weighed = await screen.findByRole('button', { name: 'Weighed' });
   const posted = (count: number) => waitFor(() => expect(server.posted).toHaveLength(count));
   fireEvent.click(weighed);
   now_ms += 699;
   fireEvent.click(weighed);
   await posted(1);
-  fireEvent.click(screen.getByRole('button', { name: 'B1 noted' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Noted' }));
   await posted(2);
-  fireEvent.click(weighed);
+  fireEvent.click(screen.getByRole('button', { name: 'Weighed again' }));
   await posted(3);
-  now_ms += 700;
   fireEvent.click(weighed);
   await posted(4);
-  fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
-  await posted(5);
+  now_ms += 700;
   fireEvent.click(weighed);
+  await posted(5);
+  fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
   await posted(6);
+  fireEvent.click(weighed);
+  await posted(7);
   expect(server.posted.map(({ kind }) => kind).filter((kind) => kind === 'withdrawn')).toHaveLength(1);
 });

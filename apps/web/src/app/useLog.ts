@@ -35,7 +35,7 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
   const { on, isToday } = useAsOf();
   const toast = useToast();
   const { person } = session.settings;
-  const last = useRef<{ title: string; at: number; delivery: Promise<Delivery> }>(undefined);
+  const last = useRef<{ act: string; at: number; delivery: Promise<Delivery> }>(undefined);
 
   const entriesOf = (drafts: readonly Draft[]): Entry[] => {
     const occurredAt = isToday ? nowFrom(session.now, dataUpdatedAt) : endOfDay(on, zone);
@@ -66,17 +66,22 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
 
   return (title, drafts) => {
     const before = last.current;
-    if (before?.title === title && performance.now() - before.at < SAME_PRESS_MS) return before.delivery;
+    const act = actOf(title, drafts);
+    if (before?.act === act && performance.now() - before.at < SAME_PRESS_MS) return before.delivery;
     const entries = entriesOf(drafts);
     const withdrawals = entries.map(({ id }) => withdrawal(id)).reverse();
     const delivery = send(title, entries, async () => {
       last.current = undefined;
       await send(`Undone: ${title}`, entriesOf(withdrawals));
     });
-    last.current = { title, at: performance.now(), delivery };
+    last.current = { act, at: performance.now(), delivery };
     return delivery;
   };
 }
+
+/** What an act says, whatever ids were newly drawn for it. */
+const actOf = (title: string, drafts: readonly Draft[]): string =>
+  title + JSON.stringify(drafts).replace(/[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}/g, '');
 
 /** The same act again within this time is a second tap of the same press: nobody does it twice so fast. */
 const SAME_PRESS_MS = 700;

@@ -1,7 +1,7 @@
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
 import { countOf, daysBetween, plusDays, seasonYearOf, showDay } from '@yellow-cell/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
-import { useParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { sessionQuery, yardsQuery, yearQuery } from '../app/queries.ts';
 import { useMeasures, useSay } from '../app/units.ts';
@@ -18,7 +18,9 @@ export function Ribbon() {
   const { on, today, isToday, setOn } = useAsOf();
   const { data: session } = useSuspenseQuery(sessionQuery);
   const { data: yards } = useSuspenseQuery(yardsQuery);
-  const { yard = yards[0]?.id } = useParams();
+  const [params] = useSearchParams();
+  // Winter names its yard behind its address.
+  const { yard = params.get('yard') ?? yards[0]?.id } = useParams();
   const [ref, { width }] = useSize<HTMLDivElement>({ width: 1280, height: HEIGHT });
   const { weekStart } = useMeasures();
   const place = yards.find(({ id }) => id === yard);

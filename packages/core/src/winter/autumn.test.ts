@@ -129,9 +129,16 @@ describe('the yard before winter', () => {
       empty_kg + left.length * defaultConstants.frame_kg + beesOfSeams(4.5, left[0]?.format.pitch_mm ?? 0);
     const alone = act(seams(4.5), weighed(without + 3, true));
     expect(alone).toMatchObject({ act: 'feed', storesBy: 'felt', stores_kg: expect.closeTo(3, 9) });
-    expect(act(seams(4.5), weighed(without + 30, false))).toMatchObject({
+    const format = left[0]?.format ?? ({} as never);
+    const full_kg = (left.length * 2 * combSide(format) * defaultConstants.honey_gcm2) / 1_000;
+    expect(act(seams(4.5), weighed(without + full_kg - 0.01, false))).toMatchObject({
       act: 'leave',
       storesBy: 'weighed',
+    });
+    // More than its combs can hold: something else was on the scale.
+    expect(act(seams(4.5), weighed(without + full_kg + 0.01, false))).toMatchObject({
+      act: 'heft',
+      stores_kg: undefined,
     });
     expect(act(seams(4.5), weighed(without + 3, false, '2026-08-20'))?.act).toBe('heft');
     expect(act(seams(4.5), weighed(1, true))?.stores_kg).toBe(0);

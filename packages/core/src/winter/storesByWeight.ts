@@ -1,5 +1,5 @@
 import type { DesignContent, Format } from '@yellow-cell/contract';
-import { seamBees } from '../box/measures.ts';
+import { combSide, seamBees } from '../box/measures.ts';
 import type { Day } from '../calendar/days.ts';
 import { parts, partsProblems } from '../carpentry/parts.ts';
 import type { Constants } from '../constants/registry.ts';
@@ -18,7 +18,8 @@ export interface WeighedStores {
  * Stores in a room by what its box weighed last, not before `since` (handbook 1, heft): the weight without the box's
  * own parts, its frames with their combs and its bees, shared among the rooms that are lived in by their frames. Where
  * bees were not counted lately they are taken for as many as their frames hold, and brood and damp wood for stores.
- * Undefined where it was not weighed since, or stands so that its parts cannot be listed.
+ * Undefined where it was not weighed since, stands so that its parts cannot be listed, or weighed more than its combs
+ * can hold: something else was on the scale.
  */
 export function storesByWeight(
   state: YardState,
@@ -36,8 +37,17 @@ export function storesByWeight(
   if (own === 0 || empty_kg === undefined) return undefined;
   const bees_kg = lived.reduce((sum, each) => sum + beesIn(each, since), 0);
   const stores_kg = weighed.weight_kg - empty_kg - hung * constants.frame_kg - bees_kg;
+  const most_kg = lived.reduce(
+    (sum, { frames, format }) => sum + (format ? frames * honeyOf(format, constants) : 0),
+    0,
+  );
+  if (stores_kg > most_kg) return undefined;
   return { stores_kg: (Math.max(0, stores_kg) * own) / hung, by: weighed.felt ? 'felt' : 'weighed' };
 }
+
+/** On both sides of a full comb, in kg. */
+const honeyOf = (format: Format, { honey_gcm2 }: Constants): number =>
+  (2 * combSide(format) * honey_gcm2) / 1_000;
 
 interface Lived {
   room: CompartmentView;
