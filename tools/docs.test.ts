@@ -6,6 +6,7 @@ import {
   families,
   familyDesign,
   limitTable,
+  playbookTable,
   registry,
   roleTable,
   rules,
@@ -22,6 +23,9 @@ describe('docs/models.md', () => {
   });
   it('prints the table of roles as it stands in core', () => {
     expect(models).toContain(roleTable());
+  });
+  it('prints the playbooks as they stand in core', () => {
+    expect(models).toContain(playbookTable());
   });
   it('names every constant with its default', () => {
     for (const [name, { value }] of Object.entries(registry).filter(([each]) => !each.startsWith('rule_')))

@@ -14,6 +14,7 @@ import type {
   FailReason,
   Feed,
   MiteMethod,
+  PlaybookName,
   QueenFate,
   Role,
   Status,
@@ -67,6 +68,31 @@ export interface BoxState {
   inspected?: { on: Day; finish: string; condition: Condition; missing: string };
   weights?: readonly { on: Day; weight_kg: number; felt: boolean }[];
   temperature?: { on: Day; inside_C: number };
+  /** Playbooks that were begun in it, oldest first. */
+  runs?: readonly Run[];
+}
+
+/** A playbook in one room: what was done of it, each by the entry that said so. */
+export interface Run {
+  id: string;
+  playbook: PlaybookName;
+  bays: readonly string[];
+  cells?: number;
+  round?: string;
+  begun: Moment;
+  /** By step; a step that was skipped bears its reason. */
+  steps: Readonly<Record<string, Moment & { skipped?: string; facts?: readonly string[] }>>;
+  /** Counted aloud within a step, in the order in which it was said. */
+  marks?: readonly { step: string; mark: string; entry: string }[];
+  ended?: Moment & { done: boolean; reason?: string };
+}
+
+/** An instant, told in the time of `zone`, by an entry. */
+export interface Moment {
+  at: string;
+  zone: string;
+  on: Day;
+  entry: string;
 }
 
 export interface Colony {

@@ -84,6 +84,25 @@ export type Introduction = z.infer<typeof Introduction>;
 export const Confidence = z.enum(['hunch', 'likely', 'sure']);
 export type Confidence = z.infer<typeof Confidence>;
 
+/** Work that is led step by step (handbook: special roles). */
+export const PlaybookName = z.enum([
+  'holding',
+  'closedStarter',
+  'flyingStarter',
+  'allInOne',
+  'finisher',
+  'bank',
+  'shownFrame',
+  'lifting',
+  'standingGlass',
+  'formatChange',
+  'quarters',
+  'carrying',
+  'joining',
+  'parting',
+]);
+export type PlaybookName = z.infer<typeof PlaybookName>;
+
 /** Work that a colony expects. */
 export const DueKind = z.enum([
   'giveCell',
@@ -119,5 +138,6 @@ export const DueKind = z.enum([
   'workStarter',
   'closeHoles',
   'mitesHigh',
+  'nextStep',
 ]);
 export type DueKind = z.infer<typeof DueKind>;

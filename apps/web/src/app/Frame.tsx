@@ -14,6 +14,7 @@ import { Standing } from './Standing.tsx';
 import { MeasuresContext } from './units.ts';
 import { useKeys } from './useKeys.ts';
 
+const ClockBar = lazy(async () => ({ default: (await import('../playbooks/ClockBar.tsx')).ClockBar }));
 // Dialogs are opened seldom; their code comes when they are.
 const KeyList = lazy(async () => ({ default: (await import('./KeyList.tsx')).KeyList }));
 const SettingsDialog = lazy(async () => ({ default: (await import('./SettingsDialog.tsx')).SettingsDialog }));
@@ -130,6 +131,9 @@ function Desk() {
       </header>
       <Ribbon />
       <Standing />
+      <Suspense>
+        <ClockBar />
+      </Suspense>
       <div id="place" className="min-h-0 flex-1">
         <Suspense fallback={<Waiting />}>
           <Outlet />

@@ -47,6 +47,12 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../frames/FramesScreen.tsx')).FramesScreen }),
           },
           {
+            path: 'yard/:yard/box/:box/run/:run',
+            lazy: async () => ({
+              Component: (await import('../playbooks/PlaybookScreen.tsx')).PlaybookScreen,
+            }),
+          },
+          {
             path: 'yard/:yard?',
             lazy: async () => ({ Component: (await import('../yard/YardScreen.tsx')).YardScreen }),
           },

@@ -17,6 +17,8 @@ export type Draft = {
     payload: Payload<K>;
     note?: string | undefined;
     corrects?: string;
+    /** Where another entry names it. */
+    id?: string;
     /** When it happened, where that is not now. */
     at?: string;
   };
@@ -39,9 +41,9 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
 
   const entriesOf = (drafts: readonly Draft[]): Entry[] => {
     const occurredAt = isToday ? nowFrom(session.now, dataUpdatedAt) : endOfDay(on, zone);
-    return drafts.map(({ kind, payload, note, corrects, at }) => {
+    return drafts.map(({ kind, payload, note, corrects, at, id }) => {
       const entry = {
-        id: newId(),
+        id: id ?? newId(),
         kind,
         kindVersion: kindVersionOf(kind),
         occurredAt: at ?? occurredAt,

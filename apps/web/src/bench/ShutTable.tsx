@@ -2,7 +2,7 @@ import type { DesignContent } from '@yellow-cell/contract';
 import { SHUT_HOURS, type ShutFor, shutFor } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { Said } from '../parts/Said.tsx';
-import { inHours } from './inHours.ts';
+import { roughly } from './inHours.ts';
 import type { PhysicsDesk } from './usePhysics.ts';
 
 /** How long the box can stay shut, for each of the things that it is shut for, under the air and sun set above. */
@@ -48,14 +48,13 @@ export function ShutTable({
 /** Less than an hour leaves no time to be late. */
 const SOON_MIN = 60;
 const isSoon = ({ least_min }: ShutFor): boolean => least_min !== null && least_min < SOON_MIN;
-/** No closer than such figures are known, and rather too short. */
-const rough = (minutes: number): number => (minutes < 20 ? Math.floor(minutes) : 5 * Math.floor(minutes / 5));
 function showMinutes(minutes: number | null): string {
   if (minutes === null) return `not in ${SHUT_HOURS} h`;
-  return minutes < 1 ? 'at once' : `after ${inHours(rough(minutes))}`;
+  return minutes < 1 ? 'at once' : `after ${roughly(minutes)}`;
 }
 /** What they have at least, and what is usual. */
 function showSpan(least: number | null, usual: number | null): string {
-  if (least === null || usual === null || rough(least) === rough(usual)) return showMinutes(least ?? usual);
-  return `after ${inHours(rough(least))} to ${inHours(rough(usual))}`;
+  if (least === null || usual === null || roughly(least) === roughly(usual))
+    return showMinutes(least ?? usual);
+  return `after ${roughly(least)} to ${roughly(usual)}`;
 }

@@ -13,7 +13,7 @@ import {
   sunset,
   troubleWords,
 } from '@yellow-cell/core';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
@@ -27,6 +27,9 @@ import { RoomIcon } from './RoomIcon.tsx';
 import { Timeline } from './Timeline.tsx';
 import { useChoice } from './useChoice.ts';
 import type { BoxView, CompartmentView, YardView } from './useYard.ts';
+
+// What is told at each step comes when a room is opened, not with the map.
+const RoomRuns = lazy(async () => ({ default: (await import('../playbooks/RoomRuns.tsx')).RoomRuns }));
 
 interface CompartmentSlipProps {
   view: YardView;
@@ -103,6 +106,11 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
             </button>
           )}
         </p>
+      )}
+      {isToday && (
+        <Suspense>
+          <RoomRuns view={view} boxView={boxView} compartment={compartment} />
+        </Suspense>
       )}
       <QueenLines compartment={compartment} on={on} />
       <BeforeYouOpen view={view} boxView={boxView} compartment={compartment} />

@@ -7,6 +7,7 @@ import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { useKeys } from '../app/useKeys.ts';
 import { Said } from '../parts/Said.tsx';
+import { useKeepClocks } from '../playbooks/clocks.ts';
 import { NewYard } from './NewYard.tsx';
 import { Slip } from './Slip.tsx';
 import { useChoice } from './useChoice.ts';
@@ -44,6 +45,7 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const { box, bay, choose } = choice;
   const view = useYard(yard, box);
   useQuickYard(view, choice);
+  useKeepClocks(view);
   const [params] = useSearchParams();
   const [adding, setAdding] = useState(false);
   const [shown, setShown] = useState<Shown>(() =>

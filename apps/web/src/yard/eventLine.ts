@@ -12,10 +12,12 @@ import {
   feedWords,
   holdsWords,
   layerName,
+  playbooks,
   purposeWords,
   roles,
   showDay,
   showTime,
+  stepOf,
   troubleWords,
   type YardState,
 } from '@yellow-cell/core';
@@ -33,6 +35,14 @@ export function eventLine(event: Pick<LogEvent, 'kind' | 'payload' | 'zone'>, na
 }
 
 const labelOf = ({ boxes }: Names, id: string): string => boxes.get(id)?.label ?? 'another box';
+
+function stepTitle(
+  { box, run: id, step }: { box: string; run: string; step: string },
+  { boxes }: Names,
+): string {
+  const run = boxes.get(box)?.runs?.find((each) => each.id === id);
+  return (run && stepOf(run.playbook, step)?.title) ?? step;
+}
 
 const lines: { [K in EventKind]: (payload: Payload<K>, names: Names, zone: string) => string } = {
   boxBuilt: ({ label, of }, names) =>
@@ -134,6 +144,12 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names, zone: strin
   bloomSeen: ({ plant, what }) => `${plant}: ${what === 'mown' ? 'mown' : `bloom ${what}`}`,
   trialBegun: ({ question }) => `Trial begun: ${question}`,
   trialEnded: ({ answer }) => `Trial ended${answer ? `: ${answer}` : ''}`,
+  playbookBegun: ({ playbook }) => `Begun: ${playbooks[playbook]?.title ?? playbook}`,
+  stepTicked: (step, names) => `Step done: ${stepTitle(step, names)}`,
+  stepSkipped: (step, names) => `Step left out: ${stepTitle(step, names)} (${step.reason})`,
+  stepMarked: ({ mark }) => `Counted: ${mark}`,
+  playbookEnded: ({ done, reason }) =>
+    done ? 'Worked to its end' : `Given up${reason ? `: ${reason}` : ''}`,
   withdrawn: () => 'Withdrawn',
 };
 

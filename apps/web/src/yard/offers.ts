@@ -9,8 +9,8 @@ import type { BoxView, CompartmentView } from './useYard.ts';
 export interface Offer {
   name: string;
   kind: EventKind;
-  /** Logged at once, a form first, or a screen of its own. */
-  act: Draft | readonly Draft[] | FormKind | { to: 'frames' };
+  /** Logged at once, a form first, or a screen of its own, by its address below that of the yard. */
+  act: Draft | readonly Draft[] | FormKind | { to: string };
 }
 
 /** The likely ones for what it is and serves as; the answer to what is due comes first. */
@@ -84,7 +84,7 @@ export function answerTo(
   const search: Offer = { name: 'Searched for wild cells…', kind: 'wildCellsSearched', act: 'search' };
   const feed: Offer = { name: 'Fed…', kind: 'fed', act: 'feed' };
   const strength: Offer = { name: 'Count the seams…', kind: 'strengthSeen', act: 'strength' };
-  const frames: Offer = { name: 'Frames…', kind: 'framesMoved', act: { to: 'frames' } };
+  const frames: Offer = { name: 'Frames…', kind: 'framesMoved', act: { to: `frames?box=${box.id}` } };
   const turn = (ids: readonly string[], state: EntranceState): Draft[] =>
     ids.map((entrance) => draft('entranceSet', { box: box.id, entrance, state }));
   const entrances = model.compartments[position]?.entrances ?? [];
@@ -142,6 +142,12 @@ export function answerTo(
       return strength;
     case 'checkIntroduction':
       return { name: 'How it goes…', kind: 'introductionSeen', act: 'introduction' };
+    case 'nextStep':
+      return {
+        name: 'To the step',
+        kind: 'stepTicked',
+        act: { to: `box/${box.id}/run/${work.key?.split(' ')[0] ?? ''}` },
+      };
     case 'mitesHigh':
       return { name: 'Treated…', kind: 'treated', act: 'treated' };
     case 'settleSuspicion':
@@ -180,7 +186,7 @@ function careOf({ box }: BoxView, room: CompartmentView): Offer[] {
       ? ([{ name: 'Queen taken…', kind: 'queenTaken', act: 'take' }] satisfies Offer[])
       : []),
     { name: 'Wild cells…', kind: 'wildCellsSearched', act: 'search' },
-    { name: 'Frames, one by one…', kind: 'framesMoved', act: { to: 'frames' } },
+    { name: 'Frames, one by one…', kind: 'framesMoved', act: { to: `frames?box=${box.id}` } },
     { name: 'Into another box…', kind: 'colonyMoved', act: 'move' },
     { name: 'Combine…', kind: 'combined', act: 'combine' },
     { name: 'Fed…', kind: 'fed', act: 'feed' },

@@ -4,6 +4,7 @@ import { boxEvents } from './boxEvents.ts';
 import { colonyEvents } from './colonyEvents.ts';
 import { frameEvents } from './frameEvents.ts';
 import { kindVersionOf } from './kindVersions.ts';
+import { playbookEvents } from './playbookEvents.ts';
 import { queenEvents } from './queenEvents.ts';
 import { seasonEvents } from './seasonEvents.ts';
 
@@ -14,6 +15,7 @@ export const payloads = {
   ...queenEvents,
   ...frameEvents,
   ...seasonEvents,
+  ...playbookEvents,
 } as const;
 
 export type EventKind = keyof typeof payloads;

@@ -72,6 +72,12 @@ export const subjectFields: Readonly<Record<EventKind, Named>> = {
   frameAudited: { ...colony, frame: 'frame' },
   framesMoved: { 'moves.*.frame': 'frame', 'moves.*.from.box': 'box', 'moves.*.to.box': 'box' },
 
+  playbookBegun: { ...box, round: 'round' },
+  stepTicked: box,
+  stepSkipped: box,
+  stepMarked: box,
+  playbookEnded: box,
+
   roundPlanned: { round: 'round', donorQueen: 'queen' },
   roundDropped: { round: 'round' },
   lotWanted: { lot: 'lot' },

@@ -1,5 +1,6 @@
 import { buildingConstants } from './building.ts';
 import type { Constant } from './constant.ts';
+import { leadingConstants } from './leading.ts';
 import { airConstants, beesConstants, sunConstants, warmthConstants, winterConstants } from './physics.ts';
 import { ruleSwitches } from './switches.ts';
 import { watchingConstants } from './watching.ts';
@@ -10,6 +11,7 @@ import { watchingConstants } from './watching.ts';
  */
 export const registry = {
   ...watchingConstants,
+  ...leadingConstants,
   ...ruleSwitches,
   ...beesConstants,
   ...airConstants,
@@ -22,6 +24,7 @@ export const registry = {
 /** The same by what they are about, as a person looks for them. */
 export const constantGroups: readonly { title: string; names: readonly ConstantName[] }[] = [
   { title: 'Watching a compartment', names: namesIn(watchingConstants) },
+  { title: 'Playbooks', names: namesIn(leadingConstants) },
   { title: 'Bees', names: namesIn(beesConstants) },
   { title: 'Air', names: namesIn(airConstants) },
   { title: 'Warmth', names: namesIn(warmthConstants) },

@@ -39,6 +39,7 @@ const KINDS: Readonly<Record<DueKind, true>> = {
   workStarter: true,
   closeHoles: true,
   mitesHigh: true,
+  nextStep: true,
 };
 
 /** Every rule that raises work can be off: a figure of 1 or 0 like any other, so that each yard has its own. */

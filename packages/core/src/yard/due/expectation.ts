@@ -36,7 +36,8 @@ export interface Case {
 }
 
 /** What a rule says of one piece of work. */
-export type Raised = Omit<Expectation, 'kind' | 'title' | 'pressing'>;
+export type Raised = Omit<Expectation, 'kind' | 'title' | 'pressing'> &
+  Partial<Pick<Expectation, 'title' | 'pressing'>>;
 
 /** A rule that raises work: a small pure function, with what a person may want to know of it. */
 export interface Rule {

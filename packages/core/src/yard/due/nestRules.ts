@@ -1,7 +1,7 @@
 import { plusDays } from '../../calendar/days.ts';
 import { showDay, showTime } from '../../calendar/showDay.ts';
 import { countOf } from '../../say/words.ts';
-import { roleSetFor } from '../roomsOf.ts';
+import { meets, roleSetFor } from '../roomsOf.ts';
 import type { Case, Rule } from './expectation.ts';
 import { recentMaximum } from './weather.ts';
 
@@ -97,6 +97,11 @@ const workStarter: Rule = {
   source: 'Closed starter',
   figures: ['starterGraftFrom_h', 'starterGraftTo_h', 'starter_d'],
   raise: ({ box, compartment: { bays }, colony, constants }) => {
+    const led = box.runs?.some(
+      (run) => run.playbook === 'closedStarter' && !run.ended && meets(run.bays, bays),
+    );
+    // Its playbook leads it, by its own clocks.
+    if (led) return undefined;
     const { starterGraftFrom_h, starterGraftTo_h, starter_d } = constants;
     const set = roleSetFor(box, bays);
     const since = set?.since ?? colony.stockedOn;

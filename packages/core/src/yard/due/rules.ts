@@ -8,9 +8,10 @@ import { attemptRules } from './attemptRules.ts';
 import { careRules } from './careRules.ts';
 import type { Case, Expectation, Rule, Weather } from './expectation.ts';
 import { nestRules } from './nestRules.ts';
+import { playbookRules } from './playbookRules.ts';
 
 /** Every rule that raises work (handbook 5, watching a compartment; 6, rules). */
-export const rules: readonly Rule[] = [...attemptRules, ...careRules, ...nestRules];
+export const rules: readonly Rule[] = [...attemptRules, ...careRules, ...nestRules, ...playbookRules];
 
 /** What is expected of the bees in a room by what it serves as, soonest first; of a colony of several rooms, in that of its queen. */
 export function expectationsOf(

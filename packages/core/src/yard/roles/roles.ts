@@ -30,6 +30,7 @@ const OPEN_ENDS = [
   'settleSuspicion',
   'seeTrouble',
   'closeHoles',
+  'nextStep',
 ] as const satisfies readonly DueKind[];
 const FED = ['refillFeed', 'feedWeak'] as const satisfies readonly DueKind[];
 const FLIES = ['openEntrance', 'feedShut'] as const satisfies readonly DueKind[];
@@ -112,7 +113,15 @@ export const roles: Readonly<Record<Role, RoleRow>> = {
     sign: 'St',
     statuses: ['stocked', 'unknown', 'failed'],
     offers: ['framesMoved', 'strengthSeen', 'fed', 'combined'],
-    raises: ['stripsOut', 'framesBack', 'seeTrouble', 'settleSuspicion', 'coverOn', 'workStarter'],
+    raises: [
+      'stripsOut',
+      'framesBack',
+      'seeTrouble',
+      'settleSuspicion',
+      'coverOn',
+      'workStarter',
+      'nextStep',
+    ],
     warns: {
       cellGiven: 'A ripe cell emerges among the grafts: its virgin tears them down.',
       queenGiven: 'With a queen among them these bees start no grafts.',
@@ -215,7 +224,7 @@ export const roles: Readonly<Record<Role, RoleRow>> = {
     sign: 'Hs',
     statuses: ['empty', 'unknown'],
     offers: ['framesMoved'],
-    raises: ['stripsOut', 'framesBack', 'seeTrouble'],
+    raises: ['stripsOut', 'framesBack', 'seeTrouble', 'nextStep'],
     warns: { cellGiven: 'Combs of stores have no bees to warm a cell.' },
   },
 };

@@ -4,6 +4,7 @@ import { isKnown, unknownSentence } from '../upcast.ts';
 import { boxTellers } from './boxTellers.ts';
 import { careTellers } from './careTellers.ts';
 import { frameTellers } from './frameTellers.ts';
+import { playbookTellers } from './playbookTellers.ts';
 import { queenTellers } from './queenTellers.ts';
 import { seasonTellers } from './seasonTellers.ts';
 import { stackTellers } from './stackTellers.ts';
@@ -18,6 +19,7 @@ const tellers: Tellers<EventKind> = {
   ...queenTellers,
   ...frameTellers,
   ...seasonTellers,
+  ...playbookTellers,
 };
 
 /** Adds one event to the story, or says in a sentence why it cannot be. */

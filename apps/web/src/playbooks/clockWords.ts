@@ -1,0 +1,32 @@
+import { dayOf, phaseOf, type StepProgress, showDay, showTime } from '@yellow-cell/core';
+
+/** How long between two instants, as people say it: `8 min`, `1 h 12 min`, `3 days`. */
+export function spanWords(from: string, to: string): string {
+  const minutes = Math.max(0, Math.ceil((Date.parse(to) - Date.parse(from)) / 60_000));
+  if (minutes < 60) return `${minutes} min`;
+  const hours = Math.floor(minutes / 60);
+  if (hours < 48) return minutes % 60 === 0 ? `${hours} h` : `${hours} h ${minutes % 60} min`;
+  return `${Math.round(hours / 24)} days`;
+}
+
+/** An instant of today by its hour, of another day with that. */
+export function whenWords(at: string, now: string, zone: string): string {
+  const [day, today] = [dayOf(at, zone), dayOf(now, zone)];
+  return day === today ? showTime(at, zone) : `${showTime(at, zone)}, ${showDay(day, today)}`;
+}
+
+/** Where the clock of a step stands; nothing where none runs. */
+export function clockWords(progress: StepProgress, now: string, zone: string): string | undefined {
+  const { from, to } = progress;
+  if (progress.is === 'later')
+    return [from && `from ${whenWords(from, now, zone)}`, to && `by ${whenWords(to, now, zone)}`]
+      .filter(Boolean)
+      .join(', ');
+  const phase = phaseOf(progress, now);
+  if (phase === 'early' && from !== undefined)
+    return `In ${spanWords(now, from)}: from ${whenWords(from, now, zone)}${to ? ` to ${whenWords(to, now, zone)}` : ''}`;
+  if (to === undefined) return from === undefined ? undefined : `Since ${whenWords(from, now, zone)}`;
+  return phase === 'late'
+    ? `Late by ${spanWords(to, now)}: it was to be done by ${whenWords(to, now, zone)}`
+    : `Now, for ${spanWords(now, to)} more: by ${whenWords(to, now, zone)}`;
+}

@@ -1,0 +1,89 @@
+import type { EntranceState, Feed, Role } from '@yellow-cell/contract';
+import { LETS_OUT } from '../../reach/reach.ts';
+import type { Fact, Scene } from './guidance.ts';
+
+/** The room's colony, as entries name it; without bees there is nothing to tell. */
+const ofColony = ({ view, room }: Scene) =>
+  room.colony ? { box: view.box.id, colony: room.colony.id } : undefined;
+
+export function fed(feed: Feed, usual_kg: number) {
+  return (scene: Scene): Fact[] => {
+    const colony = ofColony(scene);
+    const { amount: amount_kg = usual_kg } = scene;
+    return colony && amount_kg > 0 ? [{ kind: 'fed', payload: { ...colony, feed, amount_kg } }] : [];
+  };
+}
+
+/** The room serves from now on as this, where it did not already. */
+export const serves =
+  (role: Role) =>
+  ({ view, room }: Scene): Fact[] =>
+    room.role === role
+      ? []
+      : [{ kind: 'roleSet', payload: { box: view.box.id, role, bays: [...room.bays] } }];
+
+/** Every flight entrance of the room turned; one that is so already is left. */
+export const turned =
+  (state: EntranceState) =>
+  ({ view, room }: Scene): Fact[] =>
+    (view.model.compartments[room.position]?.entrances ?? [])
+      .filter(
+        ({ opening }) => LETS_OUT[opening.state].includes('worker') !== LETS_OUT[state].includes('worker'),
+      )
+      .map(({ id }): Fact => ({ kind: 'entranceSet', payload: { box: view.box.id, entrance: id, state } }));
+
+export const queenSeen = (scene: Scene): Fact[] => {
+  const colony = ofColony(scene);
+  const [queen] = scene.room.queens;
+  return colony
+    ? [{ kind: 'queenSeen', payload: { ...colony, seen: true, ...(queen ? { queen: queen.id } : {}) } }]
+    : [];
+};
+
+export const eggsSeen = (scene: Scene): Fact[] => {
+  const colony = ofColony(scene);
+  return colony ? [{ kind: 'eggsSeen', payload: colony }] : [];
+};
+
+/** As many as were counted aloud within the step as `cell`. */
+export const searched =
+  (found: (scene: Scene) => number) =>
+  (scene: Scene): Fact[] => {
+    const colony = ofColony(scene);
+    return colony ? [{ kind: 'wildCellsSearched', payload: { ...colony, found: found(scene) } }] : [];
+  };
+
+export const left = (scene: Scene): Fact[] => {
+  const colony = ofColony(scene);
+  return colony && !scene.room.colony?.outing
+    ? [{ kind: 'outingLeft', payload: { ...colony, place: scene.words || 'away', backBy: scene.backBy } }]
+    : [];
+};
+
+export const returned = (scene: Scene): Fact[] => {
+  const colony = ofColony(scene);
+  return colony && scene.room.colony?.outing ? [{ kind: 'outingReturned', payload: colony }] : [];
+};
+
+export const covered =
+  (on: boolean) =>
+  (scene: Scene): Fact[] => {
+    const colony = ofColony(scene);
+    const open = scene.room.colony?.coverOffOn !== undefined;
+    return colony && open === on ? [{ kind: 'coverSet', payload: { ...colony, on } }] : [];
+  };
+
+/** Holes of the part that gave way, closed. */
+export const holesClosed = ({ view, room }: Scene): Fact[] =>
+  room.openHoles.map(
+    (entrance): Fact => ({
+      kind: 'entranceSet',
+      payload: { box: view.box.id, entrance, state: 'closed' },
+    }),
+  );
+
+/** The facts of several. */
+export const both =
+  (...each: readonly ((scene: Scene) => readonly Fact[])[]) =>
+  (scene: Scene): Fact[] =>
+    each.flatMap((facts) => facts(scene));

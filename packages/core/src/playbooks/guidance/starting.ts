@@ -1,0 +1,408 @@
+import { countOf } from '../../say/words.ts';
+import { firstOf, hasBees, isShut, noFreeQueen, queenKnown } from './checks.ts';
+import { both, eggsSeen, fed, queenSeen, searched, serves, turned } from './facts.ts';
+import type { Counts, Fact, Guidance, Guide, Scene, Tally } from './guidance.ts';
+import { beesForCells, cellsOfBees, starterBees } from './starterBees.ts';
+
+const STINGS =
+  'Shaken bees sting: veil, gloves, smoke at hand. Whoever has reacted before keeps away or works under a doctor’s advice.';
+
+/** Both sides of the frames that go in with stores. */
+const FRAMES_IN = 3;
+const sides: Tally = {
+  marks: () =>
+    Array.from({ length: FRAMES_IN }, (_, index) =>
+      ['one side', 'the other'].map((side) => ({
+        mark: `${index + 1} ${side}`,
+        title: `Frame ${index + 1}, ${side}`,
+      })),
+    ).flat(),
+  said: (_, counts) => `${Object.keys(counts).length} of ${2 * FRAMES_IN} sides signed: no egg, no larva.`,
+  lacks: (_, counts) => {
+    const open = 2 * FRAMES_IN - Object.keys(counts).length;
+    return open > 0
+      ? `${countOf(open, 'side is', 'sides are')} not signed yet: from one young larva they raise a queen of their own.`
+      : undefined;
+  },
+  refuses: (_, counts, mark) => (counts[mark] ? 'This side is signed already.' : undefined),
+};
+
+const beesOf = ({ room, constants }: Scene, { frame = 0, shake = 0 }: Counts): number =>
+  starterBees({ frames: frame, shakes: shake }, room.seam_kg, constants);
+
+const bees: Tally = {
+  marks: () => [
+    { mark: 'shake', title: 'A frame shaken in' },
+    { mark: 'frame', title: 'A frame put in with its bees' },
+  ],
+  said: (scene, counts) => {
+    const { shake = 0, frame = 0 } = counts;
+    const kg = beesOf(scene, counts);
+    return `${countOf(shake, 'frame')} shaken, ${frame} put in: about ${kg.toFixed(1)} of ${beesWanted(scene).toFixed(1)} kg of bees.`;
+  },
+  lacks: (scene, counts) => {
+    const { constants, run } = scene;
+    const { cells = 0 } = run;
+    const kg = beesOf(scene, counts);
+    if (cells > constants.starterMost)
+      return `A closed starter takes ${constants.starterMost} cells at most; ${cells} want a second one.`;
+    if (kg + 1e-9 >= beesWanted(scene)) return undefined;
+    return kg + 1e-9 < constants.starterBees_kg
+      ? `A starter wants at least ${constants.starterBees_kg} kg of bees, however few its cells.`
+      : `${cells} cells want ${beesWanted(scene).toFixed(1)} kg; these start ${countOf(cellsOfBees(kg, constants), 'cell')}.`;
+  },
+};
+const beesWanted = ({ run, constants }: Scene): number => beesForCells(run.cells ?? 0, constants);
+
+/** What was counted goes into the record as bees in the room, once, where none were there. */
+function stocked({ view, room, run, fresh }: Scene): Fact[] {
+  if (room.colony) return [];
+  const said = (mark: string) =>
+    (run.marks ?? []).filter((each) => each.step === 'bees' && each.mark === mark).length;
+  return [
+    {
+      kind: 'stocked',
+      payload: {
+        box: view.box.id,
+        colony: fresh(),
+        bays: [...room.bays],
+        frames: { sealedBrood: 0, stores: FRAMES_IN, drawn: Math.min(20, said('frame')) },
+        shakes: Math.min(40, said('shake')),
+        openBrood: false,
+      },
+    },
+  ];
+}
+
+/** A round that was planned is grafted now; one that stands in the record already is left. */
+function grafted({ state, run }: Scene): Fact[] {
+  const round = run.round === undefined ? undefined : state.rounds.get(run.round);
+  if (!round?.planned) return [];
+  const { id, number, donor, donorQueen, grafts } = round;
+  return [
+    { kind: 'grafted', payload: { round: id, number, donor, grafts, ...(donorQueen ? { donorQueen } : {}) } },
+  ];
+}
+
+/** Those that were taken on, counted. */
+function counted({ state, run, amount }: Scene): Fact[] {
+  const round = run.round === undefined ? undefined : state.rounds.get(run.round);
+  return round && amount !== undefined && amount <= round.grafts
+    ? [{ kind: 'cellsAccepted', payload: { round: round.id, accepted: amount } }]
+    : [];
+}
+
+/** And carried on to the finisher. */
+function toFinisher(scene: Scene): Fact[] {
+  const { run, amount, words } = scene;
+  const count = counted(scene);
+  const [first] = count;
+  if (!first || run.round === undefined || !amount) return count;
+  return [
+    ...count,
+    {
+      kind: 'cellsMoved',
+      payload: { round: run.round, cells: amount, to: 'finisher', ...(words ? { where: words } : {}) },
+    },
+  ];
+}
+
+/** More cells than such bees start, or feed, well. */
+const tooMany =
+  (most: (scene: Pick<Scene, 'constants'>) => number, what: string) =>
+  (scene: Pick<Scene, 'constants'> & { cells?: number }): string | undefined =>
+    scene.cells !== undefined && scene.cells > most(scene)
+      ? `${what} takes ${most(scene)} cells at most; ${scene.cells} are asked of it.`
+      : undefined;
+
+const graftsIn: Guide = {
+  how: 'Tap the bees down, lift the cover, hang the bar into its place between pollen and nectar, close. Work quickly: larvae dry in minutes.',
+  where: 'No queen and no ripe cell among these bees.',
+  skipped: 'Without the grafts nothing is started.',
+  against: noFreeQueen,
+  facts: grafted,
+};
+/** Beside a queen behind her partition. */
+const { against: _, ...graftsHere } = graftsIn;
+const TAKEN = { label: 'Cells taken on', usual: 30, least: 0, most: 1_000 };
+const COUNT: Guide = {
+  how: 'Lift the bar, brush no cell, and count the cups with a rim of new wax and a floating larva.',
+  skipped: 'The round goes on with a guess, and its rooms are planned by it.',
+  amount: TAKEN,
+  facts: counted,
+};
+
+export const closedStarter: Guidance = {
+  against: (scene) =>
+    scene.room.colony
+      ? 'Bees are recorded in this room: a closed starter is made up of shaken bees, in an empty one.'
+      : tooMany(({ constants }) => constants.starterMost, 'A closed starter')(scene),
+  steps: {
+    frames: {
+      how: 'Pollen and nectar on both sides of the place for the bar, a further frame of nectar at the wall, a feeder that fills without opening.',
+      skipped: 'Nurses that have no pollen feed no larvae.',
+    },
+    search: {
+      how: 'Hold each side to the light, the sun behind you, and look into the cells to the floor. Sign it once it is clean.',
+      skipped: 'From one young larva they raise a queen of their own, and leave the grafts.',
+      wrong: 'A frame with eggs or larvae goes back to a colony with a queen; take another.',
+      tally: sides,
+    },
+    bees: {
+      how: 'From frames of open brood, one or several colonies, their queens found and put aside first. One or two sharp shakes each; count aloud.',
+      where: 'The givers’ queens are in their own boxes, seen or caged.',
+      skipped: 'Too few bees start too few cells, and feed them poorly.',
+      wrong: 'A queen that was shaken in ends the batch: sieve the bees through an excluder, and begin anew.',
+      caution: STINGS,
+      tally: bees,
+      facts: stocked,
+    },
+    closed: {
+      how: 'Shut all entrances, mesh open below or at the side, into the dark at 15 to 20 °C. The clock runs from now.',
+      skipped: 'Bees that fly go home, and take few grafts.',
+      wrong: 'Roaring and wet glass: too warm. Colder, darker, more air at once.',
+      against: hasBees,
+      facts: both(serves('starter'), turned('closed')),
+      shut: 'starter',
+    },
+    grafts: {
+      ...graftsIn,
+      wrong:
+        'Too early they do not know yet that they have no queen; too late they suffer. Grafts that cannot come: open the box at dusk and give them a queen or brood.',
+    },
+    syrup: {
+      how: 'Thin syrup, from one end, so that none runs onto bees or bar. It is the last thing before the lid.',
+      skipped: 'Shut in they cannot forage, and feed no larvae on an empty stomach.',
+      amount: { label: 'Syrup 1:1 (kg)', usual: 1, least: 0.1, most: 10 },
+      facts: fed('syrup11', 1),
+    },
+    moved: {
+      how: 'About a day after it was closed: count the cups with a rim of wax, carry the bar upright, shielded from sun and wind, beside open brood.',
+      where: 'The finisher’s queen is behind her excluder.',
+      skipped: 'A shut starter feeds them for about a day only.',
+      wrong: 'Few taken on: a queen or larvae among them, too few or too old bees, dried grafts.',
+      amount: TAKEN,
+      words: { label: 'Into which finisher' },
+      facts: toFinisher,
+    },
+    second: {
+      how: 'Bees that are still young take a second batch a day or so later; feed again. Otherwise leave it out, with that as the reason.',
+      skipped: 'Nothing is lost: they are tipped out as they are.',
+      against: isShut,
+    },
+    tipped: {
+      how: 'Onto a board before the finisher, towards evening: its crowd joins there.',
+      skipped: 'Shut in any longer they die.',
+      wrong: 'Fighting at the entrance: smoke, and spray thin syrup.',
+      facts: turned('open'),
+    },
+    rest: {
+      how: 'Note who gave. They are left alone for their rest, or get brood, before they give again.',
+      skipped: 'Givers that are shaken again go down, and their queens with them.',
+    },
+  },
+};
+
+export const flyingStarter: Guidance = {
+  against: (scene) =>
+    scene.room.colony
+      ? tooMany(({ constants }) => constants.flyingStarterMost, 'A flying starter')(scene)
+      : 'A flying starter is a strong colony; there are no bees in this room.',
+  steps: {
+    queenAside: {
+      how: 'Find her, cage her or shut her with two frames below an excluder and a sheet. The rest crowd above.',
+      where: 'She is known to be out of this room.',
+      skipped: 'With their queen among them they start nothing.',
+      against: noFreeQueen,
+      facts: serves('starter'),
+    },
+    brood: {
+      how: 'Frames of eggs and young larvae go away from the bar, or to others; sealed brood and pollen stay.',
+      skipped: 'They raise queens of their own on young brood, rather than the grafts.',
+    },
+    feed: {
+      how: 'A little thin syrup, daily without a flow.',
+      skipped: 'Without a flow they feed few larvae.',
+      amount: { label: 'Syrup 1:1 (kg)', usual: 1, least: 0.1, most: 10 },
+      facts: fed('syrup11', 1),
+    },
+    grafts: { ...graftsIn, caution: STINGS },
+    counted: COUNT,
+    search: {
+      how: 'Every frame, shaken clean: wild cells hide at the lower edge and in corners.',
+      skipped: 'A wild virgin emerges first, and tears the cells down.',
+      amount: { label: 'Wild cells torn down', usual: 0, least: 0, most: 200 },
+      facts: searched(({ amount = 0 }) => amount),
+    },
+    moved: {
+      how: 'Upright and shielded, beside open brood of the finisher. Or they are sealed here.',
+      skipped: 'Say where they stayed instead.',
+      amount: TAKEN,
+      words: { label: 'Into which finisher' },
+      facts: toFinisher,
+    },
+    queenBack: {
+      how: 'Once no cell is left: she goes back in her cage, or the sheet above her comes out.',
+      where: 'No cell and no virgin among these bees.',
+      skipped: 'Bees without queen and brood turn to laying workers in three weeks.',
+    },
+  },
+};
+
+export const allInOne: Guidance = {
+  against: (scene) =>
+    scene.room.colony
+      ? tooMany(({ constants }) => constants.allInOneMost, 'An all-in-one box')(scene)
+      : 'An all-in-one box is a strong colony; there are no bees in this room.',
+  steps: {
+    queen: {
+      how: 'See her, and see her on her side, before the partition goes down.',
+      where: 'The queen on her own side of the excluder.',
+      skipped: 'Beside the grafts she tears them down.',
+      against: queenKnown,
+      facts: queenSeen,
+    },
+    brood: {
+      how: 'Open brood on her side, sealed brood and pollen on the side of the grafts.',
+      skipped: 'Nurses stay with the brood, and away from the grafts.',
+    },
+    shutOff: {
+      how: 'A closed sheet in the partition: the side of the grafts feels itself queenless.',
+      skipped: 'They know of their queen, and take few.',
+    },
+    feed: {
+      how: 'Thin syrup and pollen; with frost at night, insulated.',
+      skipped: 'Early in the year there is no flow to feed larvae on.',
+      amount: { label: 'Syrup 1:1 (kg)', usual: 0.5, least: 0.1, most: 10 },
+      facts: fed('syrup11', 0.5),
+    },
+    grafts: { ...graftsHere, where: 'The queen behind the closed sheet.' },
+    counted: COUNT,
+    opened: {
+      how: 'Out with the sheet: workers pass through the excluder to finish the cells.',
+      where: 'The queen still on her side.',
+      skipped: 'One half cannot warm and feed them in a cold night.',
+    },
+    search: {
+      how: 'Both sides, every frame.',
+      skipped: 'A wild virgin tears the cells down.',
+      amount: { label: 'Wild cells torn down', usual: 0, least: 0, most: 200 },
+      facts: searched(({ amount = 0 }) => amount),
+    },
+    out: {
+      how: 'On the tenth day from the graft, upright, unjolted, warm.',
+      skipped: 'The first that emerges tears the others down.',
+    },
+  },
+};
+
+export const finisher: Guidance = {
+  against: (scene) =>
+    scene.room.colony
+      ? tooMany(({ constants }) => constants.finisherMost, 'A finisher')(scene)
+      : 'A finisher is a strong colony; there are no bees in this room.',
+  steps: {
+    queen: {
+      how: 'Below an excluder, or beside a tight divider. See her there.',
+      where: 'The queen apart from the cells.',
+      skipped: 'She tears them down.',
+      facts: serves('finisher'),
+    },
+    brood: {
+      how: 'Frames of open brood up, to both sides of the bar: nurses follow it.',
+      skipped: 'Without young brood beside them few nurses come to the cells.',
+    },
+    search: {
+      how: 'Every frame above, shaken clean.',
+      skipped: 'A wild virgin tears the cells down.',
+      amount: { label: 'Wild cells torn down', usual: 0, least: 0, most: 200 },
+      facts: searched(({ amount = 0 }) => amount),
+    },
+    cells: {
+      how: 'Upright, shielded from sun and wind, between the frames of open brood.',
+      skipped: 'Started cells are left cold.',
+      against: firstOf(hasBees, ({ run, constants }) =>
+        (run.cells ?? 0) > constants.finisherMost
+          ? `It feeds ${constants.finisherMost} well; ${run.cells} are too many.`
+          : undefined,
+      ),
+      facts: toFinisherHere,
+    },
+    feed: {
+      how: 'A litre or so of thin syrup a day while nothing flows.',
+      skipped: 'Cells of a hungry finisher are small, their queens too.',
+      amount: { label: 'Syrup 1:1 (kg)', usual: 1.2, least: 0.1, most: 10 },
+      facts: fed('syrup11', 1.2),
+    },
+    care: {
+      how: 'Young brood and eggs up, emptied combs and old brood down; search each frame as it passes.',
+      skipped: 'Nurses go where young brood is, and wild cells ripen unseen.',
+      amount: { label: 'Wild cells torn down', usual: 0, least: 0, most: 200 },
+      facts: searched(({ amount = 0 }) => amount),
+    },
+    out: {
+      how: 'On the tenth day from the graft: to the rooms, the incubator, or under cages.',
+      skipped: 'The first that emerges tears the others down.',
+    },
+    rest: {
+      how: 'A week without cells and without giving, or brood from others.',
+      skipped: 'Worn out, it feeds the next batch poorly.',
+      facts: serves('growing'),
+    },
+  },
+};
+
+/** The round’s cells that are told of nowhere else yet, into this box. */
+function toFinisherHere({ state, run, view, room }: Scene): Fact[] {
+  const round = run.round === undefined ? undefined : state.rounds.get(run.round);
+  const cells = round?.accepted?.cells;
+  if (!round || !cells || round.moved?.some(({ to }) => to === 'finisher')) return [];
+  return [
+    {
+      kind: 'cellsMoved',
+      payload: { round: round.id, cells, to: 'finisher', where: `${view.box.label} ${room.name}` },
+    },
+  ];
+}
+
+export const holding: Guidance = {
+  steps: {
+    combs: {
+      how: 'Two of brood and one drawn and empty, where she will lay next.',
+      skipped: 'Without room she lays nowhere, or twice.',
+    },
+    stores: {
+      how: 'On the side that flies, so that she is fed through the excluder.',
+      skipped: 'The small side starves before it is seen.',
+    },
+    donorIn: {
+      how: 'Run her in from above, or let her walk from her comb. Cover the other half first.',
+      where: 'The donor on her own side, seen there before you close.',
+      skipped: 'Nothing says where she is.',
+      wrong: 'Not seen: look at lid, gloves and the ground; then wait for eggs, and do not close on a guess.',
+      facts: both(serves('donor'), queenSeen),
+    },
+    pass: {
+      how: 'Watch for a few minutes: workers through the excluder, air on her side.',
+      skipped: 'Where they do not pass she starves with bees an arm’s length away.',
+      wrong: 'Widen or clean the excluder; a side without flight is never left shut.',
+    },
+    feed: {
+      how: 'At once, on the flying side. Shut on vent only while wasps are about, for two or three days.',
+      skipped: 'A small colony that was moved forages little.',
+      amount: { label: 'Syrup 1:1 (kg)', usual: 0.5, least: 0.1, most: 10 },
+      facts: fed('syrup11', 0.5),
+    },
+    comb: {
+      how: 'The frame of youngest larvae out to be grafted, an empty drawn comb in its place. For a graft on a day, the empty comb goes in four days before.',
+      at: 'frames',
+      where: 'She is known, on another frame, before this one leaves: look at gloves, lid and frame.',
+      skipped: 'She runs out of room, and larvae are of no known age.',
+      facts: eggsSeen,
+    },
+    back: {
+      how: 'Above or below an excluder of her own colony, and free the next day. Her box takes a ripe cell next, and becomes a mating box.',
+      skipped: 'She stays here: then it is a colony of its own, and is fed and wintered as one.',
+    },
+  },
+};
