@@ -139,5 +139,6 @@ export const DueKind = z.enum([
   'closeHoles',
   'mitesHigh',
   'nextStep',
+  'frost',
 ]);
 export type DueKind = z.infer<typeof DueKind>;

@@ -252,6 +252,17 @@ export { clockProblem, futureProblem } from './yard/entryProblem.ts';
 export { type Equalising, equalisings } from './yard/equalise.ts';
 export { chronicle, fold, foldChronicle, foldOn } from './yard/fold.ts';
 export { type FrameAdvice, frameAdvice, inwardSides } from './yard/frameAdvice.ts';
+export { freePlaces, freeStands } from './yard/many/freePlaces.ts';
+export { isAsked, labelsFrom } from './yard/many/labels.ts';
+export {
+  alike,
+  doorsOf,
+  type ManyAct,
+  type ManyRoom,
+  manyActs,
+  manyRooms,
+  nextMark,
+} from './yard/many/manyActs.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
 export { proposedRole, roleOf } from './yard/roles/roleOf.ts';
 export { metIn, raisesIn, roleName, roles, roleTable } from './yard/roles/roles.ts';

@@ -11,6 +11,7 @@ import { useAsOf } from './now.ts';
 import { places } from './places.ts';
 import { sessionQuery } from './queries.ts';
 import { Standing } from './Standing.tsx';
+import { DatePill, ThumbBar } from './ThumbBar.tsx';
 import { MeasuresContext } from './units.ts';
 import { useKeys } from './useKeys.ts';
 
@@ -61,7 +62,9 @@ type Open = 'keys' | 'settings' | undefined;
 
 function Desk() {
   const [open, setOpen] = useState<Open>();
-  const { on, today, setOn } = useAsOf();
+  const { on, today, isToday, setOn } = useAsOf();
+  // On a phone the year is opened by the day that stands in its place.
+  const [year, setYear] = useState(false);
   const navigate = useNavigate();
   const { search } = useLocation();
   const undo = useUndo();
@@ -85,33 +88,34 @@ function Desk() {
       >
         Skip to the place
       </a>
-      <header className="no-print flex flex-wrap items-end gap-x-4 px-3 pt-2 sm:px-5">
+      <header className="no-print flex items-center gap-x-2 px-3 pt-1.5 max-sm:pb-1.5 sm:items-end sm:gap-x-4 sm:px-5 sm:pt-2">
         <NavLink
           to={`/yard${kept}`}
-          className="flex items-center gap-2 pb-2 font-head text-lg font-bold"
+          className="flex items-center gap-2 pb-2 font-head text-lg font-bold max-sm:hidden"
           aria-label="Yellow Cell, to the yard"
         >
           <img src="/icon.svg" alt="" width={24} height={24} />
-          <span className="hidden sm:inline">Yellow Cell</span>
+          <span>Yellow Cell</span>
         </NavLink>
-        <nav aria-label="Places" className="flex min-w-0 flex-1 overflow-x-auto">
+        <nav aria-label="Places" className="flex min-w-0 flex-1 max-sm:hidden">
           {places.map(({ path, name }) => (
             <NavLink
               key={path}
               to={path + kept}
               className={({ isActive }) =>
-                `rounded-t-xl border-t-4 px-3 pb-2 pt-1 font-semibold sm:px-4 ${isActive ? 'border-yellow bg-sheet text-ink' : 'border-transparent text-soft hover:text-ink'}`
+                `rounded-t-xl border-t-4 px-4 pb-2 pt-1 font-semibold ${isActive ? 'border-yellow bg-sheet text-ink' : 'border-transparent text-soft hover:text-ink'}`
               }
             >
               {name}
             </NavLink>
           ))}
         </nav>
-        <div className="order-last flex w-full items-center gap-1 pb-1.5 sm:order-none sm:w-auto">
+        <DatePill open={year} onOpen={() => setYear(!year)} />
+        <div className="flex items-center gap-1 max-sm:min-w-0 max-sm:flex-1 sm:pb-1.5">
           <QuickLine />
           <button
             type="button"
-            className="rounded p-2"
+            className="rounded p-2 max-sm:p-3"
             aria-label="Settings"
             title="Settings"
             onClick={() => setOpen('settings')}
@@ -120,7 +124,7 @@ function Desk() {
           </button>
           <button
             type="button"
-            className="rounded p-2"
+            className="rounded p-2 max-sm:hidden"
             aria-label="Keys"
             title="Keys (?)"
             onClick={() => setOpen('keys')}
@@ -129,7 +133,9 @@ function Desk() {
           </button>
         </div>
       </header>
-      <Ribbon />
+      <div className={year || !isToday ? '' : 'max-sm:hidden'}>
+        <Ribbon />
+      </div>
       <Standing />
       <Suspense>
         <ClockBar />
@@ -139,6 +145,7 @@ function Desk() {
           <Outlet />
         </Suspense>
       </div>
+      <ThumbBar kept={kept} />
       <Suspense>
         {open === 'keys' && <KeyList onClose={() => setOpen(undefined)} />}
         {open === 'settings' && <SettingsDialog onClose={() => setOpen(undefined)} />}

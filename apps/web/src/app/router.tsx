@@ -53,6 +53,14 @@ export const router = createBrowserRouter([
             }),
           },
           {
+            path: 'yard/:yard/walk',
+            lazy: async () => ({ Component: (await import('../walk/WalkScreen.tsx')).WalkScreen }),
+          },
+          {
+            path: 'yard/:yard/many',
+            lazy: async () => ({ Component: (await import('../many/ManyScreen.tsx')).ManyScreen }),
+          },
+          {
             path: 'yard/:yard?',
             lazy: async () => ({ Component: (await import('../yard/YardScreen.tsx')).YardScreen }),
           },

@@ -9,7 +9,6 @@ import { useSay } from '../app/units.ts';
 import { draft, useLog, withdrawal } from '../app/useLog.ts';
 import { TextField } from '../parts/Field.tsx';
 import { type BoxView, useYard, type YardView } from '../yard/useYard.ts';
-import { useKeepClocks } from './clocks.ts';
 import { clockWords } from './clockWords.ts';
 import { StepCard } from './StepCard.tsx';
 import { useNow } from './useNow.ts';
@@ -25,7 +24,6 @@ export function PlaybookScreen() {
 function InYard({ yard }: { yard: Yard }) {
   const { box: wanted, run: id } = useParams();
   const view = useYard(yard, wanted);
-  useKeepClocks(view);
   const boxView = view.boxes.find(({ box }) => box.id === wanted);
   const run = boxView?.box.runs?.find((each) => each.id === id);
   if (!boxView || !run)

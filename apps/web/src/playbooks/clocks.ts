@@ -1,5 +1,6 @@
 import { openSteps } from '@yellow-cell/core';
 import { useEffect, useSyncExternalStore } from 'react';
+import { keep, readKept } from '../app/kept.ts';
 import { useAsOf } from '../app/now.ts';
 import type { YardView } from '../yard/useYard.ts';
 
@@ -14,31 +15,26 @@ export interface Clock {
   to?: string;
 }
 
-const SHELF = 'yellow-cell-clocks';
+const SHELF = 'yc-clocks';
 const listeners = new Set<() => void>();
-let shown: { text: string; clocks: Readonly<Record<string, readonly Clock[]>> } = { text: '', clocks: {} };
+type Clocks = Readonly<Record<string, readonly Clock[]>>;
+let shown: Clocks | undefined;
 
-function read(): typeof shown.clocks {
-  const text = localStorage.getItem(SHELF) ?? '{}';
-  if (text !== shown.text) {
-    try {
-      shown = { text, clocks: JSON.parse(text) };
-    } catch {
-      shown = { text, clocks: {} };
-    }
-  }
-  return shown.clocks;
+function read(): Clocks {
+  shown ??= readKept<Clocks>(SHELF) ?? {};
+  return shown;
 }
 
 /** Puts down what runs in a yard, in place of what ran there when it was last looked at. */
 function keepClocks(yard: string, clocks: readonly Clock[]): void {
-  const text = JSON.stringify({ ...read(), [yard]: clocks });
-  if (text === shown.text) return;
-  localStorage.setItem(SHELF, text);
+  const before = read();
+  if (JSON.stringify(before[yard] ?? []) === JSON.stringify(clocks)) return;
+  shown = { ...before, [yard]: clocks };
+  keep(SHELF, shown);
   for (const listener of listeners) listener();
 }
 
-export const useClocks = (): Readonly<Record<string, readonly Clock[]>> =>
+export const useClocks = (): Clocks =>
   useSyncExternalStore((listener) => {
     listeners.add(listener);
     return () => listeners.delete(listener);

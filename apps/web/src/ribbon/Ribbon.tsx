@@ -5,6 +5,7 @@ import { useParams, useSearchParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { sessionQuery, yardsQuery, yearQuery } from '../app/queries.ts';
 import { useMeasures, useSay } from '../app/units.ts';
+import { weekday } from '../app/weekday.ts';
 import { useSize } from '../parts/useSize.ts';
 import { RibbonBand } from './RibbonBand.tsx';
 import { yearScale } from './yearScale.ts';
@@ -139,6 +140,3 @@ function Handle({ x, width, date, isToday, from, dayAt, setOn }: HandleProps) {
     </>
   );
 }
-
-const weekday = (day: string): string =>
-  new Intl.DateTimeFormat('en', { weekday: 'short', timeZone: 'UTC' }).format(new Date(day));

@@ -1,4 +1,4 @@
-import { type Day, plusDays, type RoundView, showDay } from '@yellow-cell/core';
+import { countOf, type Day, plusDays, type RoundView, showDay } from '@yellow-cell/core';
 
 export interface Step {
   title: string;
@@ -46,13 +46,13 @@ export function stepsOf({ round, days, cells, queens, open, outcome }: RoundView
     step(
       'Stock the rooms',
       on(days.stock),
-      `For ${cells} cells: a day without a queen before they get them.`,
+      `For ${countOf(cells, 'cell')}: a day without a queen before they get them.`,
       toGive > 0,
     ),
     step(
       'Ripe: give them',
       on(days.ripe),
-      `${toGive > 0 ? toGive : cells} cells, upright and warm; emergence ${emerge}.`,
+      `${countOf(toGive > 0 ? toGive : cells, 'cell')}, upright and warm; emergence ${emerge}.`,
       toGive > 0,
     ),
     step('Virgins fly', days.flights, 'Not opened between 11 and 17 h by the sun.'),

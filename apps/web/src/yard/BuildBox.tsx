@@ -1,6 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Problem } from '@yellow-cell/contract';
-import { type CompassPoint, compassPoint } from '@yellow-cell/core';
+import { type CompassPoint, compassPoint, freePlaces, freeStands, labelsFrom } from '@yellow-cell/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../app/ids.ts';
@@ -14,13 +14,14 @@ import { Form } from './Form.tsx';
 import { useChoice } from './useChoice.ts';
 import type { YardView } from './useYard.ts';
 
-/** A box from a design, and where it stands: two entries, logged as one. */
+/** Boxes from a design, one or many, and where they stand: kept as one act. */
 export function BuildBox({ view, design: wanted }: { view: YardView; design: string }) {
   const say = useSay();
   const { data: designs } = useSuspenseQuery(designsQuery);
   const { choose } = useChoice();
   const log = useLog();
   const [design, setDesign] = useState(wanted || (designs[0]?.id ?? ''));
+  const [many, setMany] = useState('1');
   const [label, setLabel] = useState('');
   const [stand, setStand] = useState(() => freeStand(view));
   const [bearing, setBearing] = useState(String(sunBearing_deg(view.yard.latitude_deg)));
@@ -31,10 +32,17 @@ export function BuildBox({ view, design: wanted }: { view: YardView; design: str
   const degrees = Number(bearing);
   const bearingProblem =
     bearing.trim() !== '' && degrees >= 0 && degrees < 360 ? undefined : 'A bearing is 0 to below 360°.';
+  const count = Number(many);
+  const countProblem = isCount(count) ? undefined : `From 1 to ${MOST} boxes.`;
+  const taken = view.boxes.map(({ box }) => box.label);
+  const labels = countProblem || label.trim() === '' ? [] : labelsFrom(label, count, building ? [] : taken);
+  const tooLong = labels.some((each) => each.length > 20);
   const twice =
-    !building && view.boxes.some(({ box }) => box.label.toLowerCase() === label.trim().toLowerCase())
+    !building && count === 1 && taken.some((each) => each.toLowerCase() === label.trim().toLowerCase())
       ? 'A box of this yard is already called that.'
-      : undefined;
+      : tooLong
+        ? 'A label has at most 20 characters.'
+        : undefined;
 
   if (designs.length === 0) {
     return (
@@ -49,20 +57,29 @@ export function BuildBox({ view, design: wanted }: { view: YardView; design: str
   }
 
   const build = async () => {
-    if (building || !chosen || bearingProblem || twice || label.trim() === '') return;
-    const box = newId();
+    if (building || !chosen || bearingProblem || twice || labels.length === 0) return;
+    const boxes = labels.map((each) => ({ box: newId(), label: each }));
+    const places = freePlaces(
+      boxes.length,
+      view.boxes.flatMap(({ box }) => box.place ?? []),
+    );
+    const typed = stand.trim() || '1';
+    const stands = boxes.length === 1 ? [typed] : freeStands(typed, boxes.length, standsOf(view));
     setBuilding(true);
-    const delivery = await log(`${label} built`, [
-      draft('boxBuilt', { box, label: label.trim(), design, version: chosen.latest.number }),
-      draft('boxPlaced', {
-        box,
-        yard: view.yard.id,
-        stand: stand.trim() || '1',
-        ...freePlace(view),
-        bearing_deg: degrees,
-      }),
-    ]);
-    if (delivery.state !== 'refused') return choose(box);
+    const delivery = await log(
+      `${labels.length > 1 ? `${labels.length} boxes, ${labels[0]} to ${labels.at(-1)},` : label.trim()} built`,
+      boxes.flatMap(({ box, label: each }, index) => [
+        draft('boxBuilt', { box, label: each, design, version: chosen.latest.number }),
+        draft('boxPlaced', {
+          box,
+          yard: view.yard.id,
+          stand: stands[index] ?? '1',
+          ...(places[index] ?? { east_m: 0, north_m: 0 }),
+          bearing_deg: degrees,
+        }),
+      ]),
+    );
+    if (delivery.state !== 'refused') return choose(boxes.length > 1 ? undefined : boxes[0]?.box);
     setBuilding(false);
     setProblems(delivery.problems);
   };
@@ -70,7 +87,11 @@ export function BuildBox({ view, design: wanted }: { view: YardView; design: str
   return (
     <>
       <h2 className="mb-2 text-lg">Build a box</h2>
-      <Form save="Built, and on its stand" onSave={build} onCancel={() => choose()}>
+      <Form
+        save={labels.length > 1 ? `${labels.length} built, and on their stands` : 'Built, and on its stand'}
+        onSave={build}
+        onCancel={() => choose()}
+      >
         <SelectField label="Design" value={design} onChange={({ target }) => setDesign(target.value)}>
           {designs.map(({ id, name, latest }) => (
             <option key={id} value={id}>
@@ -79,21 +100,36 @@ export function BuildBox({ view, design: wanted }: { view: YardView; design: str
           ))}
         </SelectField>
         {chosen && <BoxThumb design={chosen.latest.content} width={260} height={130} />}
-        <TextField
-          label="Label"
-          required
-          maxLength={20}
-          placeholder="B13"
-          value={label}
-          problem={twice}
-          onChange={({ target }) => setLabel(target.value)}
-        />
-        <TextField
-          label="Stand"
-          maxLength={40}
-          value={stand}
-          onChange={({ target }) => setStand(target.value)}
-        />
+        <div className="grid grid-cols-3 gap-x-3">
+          <TextField
+            label="How many"
+            inputMode="numeric"
+            value={many}
+            problem={countProblem}
+            onChange={({ target }) => setMany(target.value)}
+          />
+          <TextField
+            label={count > 1 ? 'First label' : 'Label'}
+            required
+            maxLength={20}
+            placeholder="B13"
+            value={label}
+            problem={twice}
+            onChange={({ target }) => setLabel(target.value)}
+          />
+          <TextField
+            label={count > 1 ? 'First stand' : 'Stand'}
+            maxLength={40}
+            value={stand}
+            onChange={({ target }) => setStand(target.value)}
+          />
+        </div>
+        {labels.length > 1 && (
+          <p className="mb-2 text-sm text-soft" role="status">
+            {labels.length} boxes, {labels[0]} to {labels.at(-1)}, in rows where none stands yet; arrange them
+            on the map afterwards.
+          </p>
+        )}
         <SelectField
           label="Front looks to the"
           value={bearingProblem ? '' : compassPoint(degrees)}
@@ -138,29 +174,9 @@ const BEARINGS: Readonly<Record<CompassPoint, number>> = {
 /** Where the noon sun stands, which a front is proposed to look to: south of the equator, north. */
 const sunBearing_deg = (latitude_deg: number) => (latitude_deg < 0 ? BEARINGS.north : BEARINGS.south);
 
-const STEP_M = 2.4;
-
-/** The first place of a loose grid that no box stands near, row by row from the north-west. */
-function freePlace({ boxes }: YardView): { east_m: number; north_m: number } {
-  const taken = boxes.flatMap(({ box }) => box.place ?? []);
-  const isFree = (spot: { east_m: number; north_m: number }) =>
-    taken.every((each) => Math.hypot(each.east_m - spot.east_m, each.north_m - spot.north_m) > STEP_M * 0.8);
-  const north = Math.max(8, ...taken.map(({ north_m }) => north_m));
-  const down = Math.floor(north / STEP_M);
-  // Below the northernmost row as far as the plan goes, then above it.
-  for (let row = 0; ; row++) {
-    const north_m = row <= down ? north - row * STEP_M : north + (row - down) * STEP_M;
-    for (let column = 0; column < 5; column++) {
-      const spot = { east_m: 2 + column * STEP_M, north_m };
-      if (isFree(spot)) return spot;
-    }
-  }
-}
-
+const standsOf = ({ boxes }: YardView) => boxes.map(({ box }) => box.place?.stand);
 /** The first number that no box of the yard stands on. */
-function freeStand({ boxes }: YardView): string {
-  const taken = new Set(boxes.map(({ box }) => box.place?.stand));
-  let stand = 1;
-  while (taken.has(String(stand))) stand += 1;
-  return String(stand);
-}
+const freeStand = (view: YardView): string => freeStands('1', 1, standsOf(view))[0] ?? '1';
+
+const MOST = 100;
+const isCount = (count: number): boolean => Number.isInteger(count) && count >= 1 && count <= MOST;

@@ -14,7 +14,7 @@ export function Slip({
   return (
     <aside
       aria-label="Slip"
-      className={`no-print shrink-0 overflow-y-auto border-hairline bg-slip px-5 py-4 max-lg:border-t lg:block lg:h-full lg:w-[22rem] lg:border-l ${open ? 'max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:max-h-[72vh] max-lg:rounded-t-2xl max-lg:border-t-2 max-lg:shadow-2xl' : 'max-lg:hidden'}`}
+      className={`no-print shrink-0 overflow-y-auto border-hairline bg-slip px-5 py-4 max-lg:border-t lg:block lg:h-full lg:w-[22rem] lg:border-l ${open ? 'max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-sm:bottom-14 max-lg:z-20 max-lg:max-h-[72vh] max-lg:rounded-t-2xl max-lg:border-t-2 max-lg:shadow-2xl' : 'max-lg:hidden'}`}
     >
       {open && (
         <button

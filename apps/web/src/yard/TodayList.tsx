@@ -1,5 +1,7 @@
-import { showDay, walkingOrder } from '@yellow-cell/core';
+import { alike, manyActs, showDay, walkingOrder } from '@yellow-cell/core';
+import { Footprints } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
 import { RoundsToday } from '../rounds/RoundsToday.tsx';
@@ -8,7 +10,7 @@ import { DueLine } from './DueLine.tsx';
 import { RoomIcon } from './RoomIcon.tsx';
 import { useChoice } from './useChoice.ts';
 import { type BoxView, type CompartmentView, useDueYard, type YardView } from './useYard.ts';
-import { FlyingTap } from './WeatherPanel.tsx';
+import { FlyingTap, TonightField } from './WeatherPanel.tsx';
 
 type Order = 'urgency' | 'walk';
 
@@ -25,8 +27,13 @@ export function TodayList({ view }: { view: YardView }) {
   const { isToday } = useAsOf();
   const stops = useMemo(() => stopsOf(due, order), [due, order]);
   return (
-    <div className="h-full overflow-y-auto bg-sheet px-5 pb-16">
-      <div role="group" aria-label="Order" className="no-print flex flex-wrap items-center gap-2 py-2">
+    <div className="flex h-full flex-col overflow-y-auto bg-sheet px-4 pb-16 sm:px-5 print:block">
+      {/* On a phone the first task comes first. */}
+      <div
+        role="group"
+        aria-label="Order"
+        className="no-print flex flex-wrap items-center gap-2 py-2 max-sm:order-last"
+      >
         {(
           [
             ['urgency', 'Most pressing first'],
@@ -43,17 +50,27 @@ export function TodayList({ view }: { view: YardView }) {
             {name}
           </button>
         ))}
-        <button type="button" className="button ml-auto min-h-11" onClick={() => window.print()}>
+        <button type="button" className="button min-h-11 max-sm:hidden" onClick={() => window.print()}>
           Print the list
         </button>
       </div>
-      {isToday && view.weather.get(view.on)?.flying_h == null && (
-        <div className="no-print max-w-2xl py-2">
-          <p className="text-sm text-soft">Could bees fly today? What is not known puts nothing off.</p>
-          <FlyingTap view={view} day={view.on} />
+      {isToday && (
+        <div className="no-print max-w-2xl py-2 max-sm:order-last">
+          {view.weather.get(view.on)?.flying_h == null && (
+            <>
+              <p className="text-sm text-soft">Could bees fly today? What is not known puts nothing off.</p>
+              <FlyingTap view={view} day={view.on} />
+            </>
+          )}
+          <TonightField view={view} />
         </div>
       )}
-      {isToday && <RoundsToday />}
+      {isToday && (
+        <div className="max-sm:order-last">
+          <RoundsToday />
+        </div>
+      )}
+      {isToday && <Together view={due} stops={stops.length} />}
       {stops.length === 0 && (
         <p className="py-3 text-soft">Nothing is due in this yard on {say(showDay(view.on))}.</p>
       )}
@@ -68,6 +85,29 @@ export function TodayList({ view }: { view: YardView }) {
         ))}
       </ol>
     </div>
+  );
+}
+
+/** What is due in several rooms alike is said once, and can be entered for all; or one walks past the boxes. */
+function Together({ view, stops }: { view: YardView; stops: number }) {
+  const groups = useMemo(() => alike(view.boxes), [view.boxes]);
+  if (stops === 0) return null;
+  const yard = `/yard/${view.yard.id}`;
+  return (
+    <ul aria-label="Together" className="no-print flex flex-wrap gap-2 py-2">
+      <li>
+        <Link className="button button-main min-h-12" to={`${yard}/walk`}>
+          <Footprints size={19} aria-hidden /> Walk
+        </Link>
+      </li>
+      {groups.map(({ act, rooms }) => (
+        <li key={act}>
+          <Link className="button min-h-12" to={`${yard}/many?act=${act}`}>
+            {manyActs[act].title}: {rooms} rooms…
+          </Link>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -1,5 +1,6 @@
 import type { Yard } from '@yellow-cell/contract';
 import {
+  celsiusIn,
   countOf,
   type Day,
   flyingOn,
@@ -10,8 +11,9 @@ import {
 } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useAsOf } from '../app/now.ts';
-import { useSay } from '../app/units.ts';
+import { useMeasures, useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
+import { numberIn } from '../parts/numberIn.ts';
 import { Said } from '../parts/Said.tsx';
 import type { YardView } from './useYard.ts';
 
@@ -61,6 +63,48 @@ export function FlyingTap({ view, day }: { view: YardView; day: Day }) {
         {now === undefined ? 'not known' : hours === ALL_H || hours === 0 ? '' : `${hours?.toFixed(1)} h`}
       </span>
     </div>
+  );
+}
+
+/** The least temperature of the coming night, as a forecast or a station has it: small boxes are warned of frost. */
+export function TonightField({ view }: { view: YardView }) {
+  const log = useLog();
+  const say = useSay();
+  const measures = useMeasures();
+  const morning = plusDays(view.on, 1);
+  const known = view.weather.get(morning)?.min_C;
+  const [typed, setTyped] = useState('');
+  const min_C = celsiusIn(numberIn(typed), measures);
+  const wrong = typed.trim() !== '' && !(min_C >= -60 && min_C <= 60);
+  return (
+    <form
+      className="flex items-center gap-1.5 py-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (typed.trim() === '' || wrong) return;
+        void log(`Tonight’s least ${min_C} °C`, [
+          draft('weatherRecorded', {
+            yard: view.yard.id,
+            days: [{ date: morning, min_C, max_C: null, wind_ms: null, rain_mm: null, flying_h: null }],
+          }),
+        ]).then(() => setTyped(''));
+      }}
+    >
+      <label className="flex flex-1 items-center gap-2">
+        <span className="flex-1">Tonight’s least (°{measures.temperature})</span>
+        <input
+          className="field w-20"
+          inputMode="text"
+          value={typed}
+          aria-invalid={wrong}
+          placeholder={known == null ? '' : say(`${known} °C`).replace(/ °.$/, '')}
+          onChange={({ target }) => setTyped(target.value)}
+        />
+      </label>
+      <button type="submit" className="button min-h-12" disabled={typed.trim() === '' || wrong}>
+        Keep
+      </button>
+    </form>
   );
 }
 

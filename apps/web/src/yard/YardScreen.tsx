@@ -1,13 +1,13 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { WeatherDay, Yard } from '@yellow-cell/contract';
 import { showDay } from '@yellow-cell/core';
+import { Menu } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink, useLocation, useParams, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { useKeys } from '../app/useKeys.ts';
 import { Said } from '../parts/Said.tsx';
-import { useKeepClocks } from '../playbooks/clocks.ts';
 import { NewYard } from './NewYard.tsx';
 import { Slip } from './Slip.tsx';
 import { useChoice } from './useChoice.ts';
@@ -45,12 +45,9 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const { box, bay, choose } = choice;
   const view = useYard(yard, box);
   useQuickYard(view, choice);
-  useKeepClocks(view);
-  const [params] = useSearchParams();
+  const [params, setParams] = useSearchParams();
   const [adding, setAdding] = useState(false);
-  const [shown, setShown] = useState<Shown>(() =>
-    window.matchMedia('(max-width: 640px)').matches ? 'list' : 'map',
-  );
+  const shown = shownIn(params);
   const chosenBox = view.boxes.find((each) => each.box.id === box);
   const compartment = chosenBox?.compartments.find(({ bays }) => bay !== undefined && bays.includes(bay));
   const build = params.get('build') ?? undefined;
@@ -77,7 +74,13 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   return (
     <main className="flex h-full flex-col lg:flex-row">
       <div className="flex min-h-0 min-w-0 flex-1 flex-col">
-        <YardHead view={view} yards={yards} shown={shown} onShow={setShown} onAdd={() => setAdding(true)} />
+        <YardHead
+          view={view}
+          yards={yards}
+          shown={shown}
+          onShow={(next) => setParams((before) => viewed(before, next), { replace: true })}
+          onAdd={() => setAdding(true)}
+        />
         <div className="min-h-0 flex-1">
           <Suspense>
             {shown === 'today' ? (
@@ -114,6 +117,15 @@ const VIEWS = [
 ] as const;
 type Shown = (typeof VIEWS)[number][0];
 
+/** As the address says; else a list on a phone, and the map where there is room for it. */
+function shownIn(params: URLSearchParams): Shown {
+  const asked = VIEWS.find(([view]) => view === params.get('view'))?.[0];
+  return asked ?? (window.matchMedia('(max-width: 640px)').matches ? 'list' : 'map');
+}
+
+const viewed = (before: URLSearchParams, view: Shown): URLSearchParams =>
+  new URLSearchParams({ ...Object.fromEntries(before), view });
+
 /** What is known of a day. */
 function weatherWords({ max_C, wind_ms, flying_h }: WeatherDay): string {
   return [
@@ -145,39 +157,58 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
   const compartments = boxes.flatMap((each) => each.compartments);
   const due = compartments.filter(({ urgency }) => urgency === 'due' || urgency === 'overdue').length;
   const today = weather.get(on);
+  // On a phone the first task comes before all this.
+  const [more, setMore] = useState(false);
   return (
-    <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1 bg-sheet px-5 pt-3 pb-1">
-      <h1 className="text-base">{yard.name}</h1>
-      <p className="text-soft">
+    <div className="flex flex-wrap items-center gap-x-3 bg-sheet px-4 sm:items-baseline sm:gap-x-5 sm:gap-y-1 sm:px-5 sm:pt-3 sm:pb-1">
+      <h1 className="min-w-0 truncate text-base max-sm:flex-1">{yard.name}</h1>
+      <button
+        type="button"
+        className="no-print order-last flex size-12 items-center justify-center sm:hidden"
+        aria-label="More of this yard"
+        aria-expanded={more}
+        onClick={() => setMore(!more)}
+      >
+        <Menu size={20} aria-hidden />
+      </button>
+      <p className={`text-soft max-sm:order-last max-sm:w-full ${more ? '' : 'max-sm:hidden'}`}>
         <Said>
           {boxes.length} boxes · {compartments.length} compartments · {due} due
           {today ? ` · ${weatherWords(today)}` : ''}
         </Said>
       </p>
-      <nav aria-label="Yards" className="no-print flex flex-wrap gap-x-3 text-sm">
+      <nav
+        aria-label="Yards"
+        className={`no-print flex flex-wrap gap-x-3 text-sm max-sm:order-last max-sm:w-full max-sm:gap-x-5 max-sm:text-base ${more ? '' : 'max-sm:hidden'}`}
+      >
         {yards
           .filter(({ id }) => id !== yard.id)
           .map(({ id, name }) => (
             <NavLink
               key={id}
               to={`/yard/${id}${date ? `?on=${date}` : ''}`}
-              className="font-semibold underline"
+              className="font-semibold underline max-sm:py-3"
             >
               {name}
             </NavLink>
           ))}
-        <button type="button" className="underline" onClick={onAdd}>
+        <button type="button" className="underline max-sm:py-3" onClick={onAdd}>
           Add a yard
         </button>
         {boxes.length > 0 && (
-          <Link className="underline" to={`/yard/${yard.id}/cards${date ? `?on=${date}` : ''}`}>
+          <Link className="underline max-sm:py-3" to={`/yard/${yard.id}/cards${date ? `?on=${date}` : ''}`}>
             Cards
           </Link>
         )}
-        <Link className="underline lg:hidden" to={`/yard/${yard.id}?build=`}>
+        {boxes.length > 0 && (
+          <Link className="underline max-sm:py-3" to={`/yard/${yard.id}/many`}>
+            Many at once
+          </Link>
+        )}
+        <Link className="underline lg:hidden max-sm:py-3" to={`/yard/${yard.id}?build=`}>
           Build a box
         </Link>
-        <Link className="underline" to={`/yard/${yard.id}/season${date ? `?on=${date}` : ''}`}>
+        <Link className="underline max-sm:py-3" to={`/yard/${yard.id}/season${date ? `?on=${date}` : ''}`}>
           Season
         </Link>
       </nav>
@@ -188,7 +219,7 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
             type="button"
             aria-pressed={shown === each}
             onClick={() => onShow(each)}
-            className={`border-b-3 px-2 pb-0.5 font-semibold ${shown === each ? 'border-yellow text-ink' : 'border-transparent text-soft'}`}
+            className={`border-b-3 px-2 pb-0.5 font-semibold max-sm:flex max-sm:min-h-12 max-sm:items-center ${shown === each ? 'border-yellow text-ink' : 'border-transparent text-soft'}`}
           >
             {name}
           </button>

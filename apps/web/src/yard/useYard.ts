@@ -36,6 +36,7 @@ import {
   yardsQuery,
 } from '../app/queries.ts';
 import type { Parcel } from '../app/shelf.ts';
+import { useKeepClocks } from '../playbooks/clocks.ts';
 
 export type { BoxView, CompartmentView };
 
@@ -82,7 +83,9 @@ export function useYard(yard: Yard, alsoBox?: string): YardView {
   useEffect(() => {
     if (goesOn) void fetchNextPage();
   }, [goesOn, fetchNextPage]);
-  return useView(yard, all, hasNextPage ? () => void fetchNextPage() : undefined);
+  const view = useView(yard, all, hasNextPage ? () => void fetchNextPage() : undefined);
+  useKeepClocks(view);
+  return view;
 }
 
 /** Only the boxes with work due on the day, most pressing first: all that a large yard's list of the day wants. */

@@ -1,5 +1,5 @@
 import type { Bay, Body, DesignContent, Sheet } from '@yellow-cell/contract';
-import { type Block, cut, lengthOf, type Span, sized } from '../geometry/block.ts';
+import { type Block, cutAll, lengthOf, type Span, sized } from '../geometry/block.ts';
 
 /** Where the layers of a design stand, one above another. All in mm on the design's axes. */
 export interface PlacedBody {
@@ -95,21 +95,42 @@ const bothOf = (a: Stack['head'], b: Stack['head']): Stack['head'] => ({
   y: [Math.min(a.y[0], b.y[0]), Math.max(a.y[1], b.y[1])],
 });
 
-/** Strips of a layer's opening that nothing of the layers above covers: bees and rain come and go there. */
-export function openStrips(stack: Stack): Block[] {
+/** Strips of a layer's opening that nothing of the layers above covers, or below: bees and rain come and go there. */
+export const openStrips = (stack: Stack): Block[] => [...openAbove(stack), ...openBelow(stack)];
+
+/** A mm high, above the body that they lie on. */
+function openAbove(stack: Stack): Block[] {
   return stack.bodies.flatMap((below) => {
+    if (Math.abs(below.z[1] - stack.top) < 1e-9) return [];
     const height: Span = [below.z[1], below.z[1] + 1];
-    let open: Block[] = [{ ...below.inside, z: height }];
-    const level = Math.abs(below.z[1] - stack.top) < 1e-9;
-    if (level) return [];
-    for (const { outside, z } of stack.bodies)
-      if (Math.abs(z[0] - below.z[1]) < 1e-9)
-        open = open.flatMap((piece) => cut(piece, { ...outside, z: height }));
-    for (const { block } of stack.sheets)
-      if (Math.abs(block.z[0] - below.z[1]) < 1e-9)
-        open = open.flatMap((piece) => cut(piece, { ...block, z: height }));
-    return open;
+    return leftOpen({ ...below.inside, z: height }, stack, ([bottom]) => bottom, below.z[1]);
   });
+}
+
+/** A mm high, under the body that hangs over what it stands on; the lowest stands on the floor. */
+function openBelow(stack: Stack): Block[] {
+  return stack.bodies.flatMap((upper) => {
+    if (upper.z[0] < stack.lip + 1e-9) return [];
+    const height: Span = [upper.z[0] - 1, upper.z[0]];
+    return leftOpen({ ...upper.inside, z: height }, stack, ([, top]) => top, upper.z[0]);
+  });
+}
+
+/** What is left of an opening where bodies and sheets that end at its level lie over it, or under it. */
+function leftOpen(
+  opening: Block,
+  { bodies, sheets }: Stack,
+  endOf: (z: Span) => number,
+  level: number,
+): Block[] {
+  const covers = [
+    ...bodies.map(({ outside, z }): Block => ({ ...outside, z })),
+    ...sheets.map(({ block }) => block),
+  ].filter(({ z }) => Math.abs(endOf(z) - level) < 1e-9);
+  return cutAll(
+    [opening],
+    covers.map((cover) => ({ ...cover, z: opening.z })),
+  );
 }
 
 export const narrowest = ({ x, y }: Block): number => Math.min(lengthOf(x), lengthOf(y));

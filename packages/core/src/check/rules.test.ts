@@ -18,6 +18,16 @@ const bay = (design: DesignContent, patch: Parameters<typeof withPart>[2], index
 const two = () => familyDesign('twoWayBody');
 const nucleus = () => familyDesign('nucleus');
 
+/** An empty storey of a width on a nucleus of 190 mm, its left inside edges in a line. */
+const underWide = (insideWidth: Body['insideWidth']): DesignContent =>
+  withLayers(
+    main(nucleus(), (body) => ({ ...body, insideWidth: mm(190) })),
+    (layers, ids) => {
+      const [first, ...rest] = layers as [Body];
+      return [first, emptyBody(ids.next('body'), ids.next('bay'), { ...first, insideWidth }), ...rest];
+    },
+  );
+
 /** What is done to a sound box, and the check that must speak, with the words that it must use. */
 const broken: readonly (readonly [string, () => DesignContent, RegExp])[] = [
   [
@@ -173,6 +183,7 @@ const broken: readonly (readonly [string, () => DesignContent, RegExp])[] = [
       }),
     /leaves a strip/,
   ],
+  ['closedJoint', () => underWide(mm(373)), /hangs over it, open below by a strip of 16[34]/],
   [
     'sideBySide',
     () =>
@@ -273,6 +284,18 @@ const broken: readonly (readonly [string, () => DesignContent, RegExp])[] = [
 ];
 
 describe('every rule', () => {
+  it('lets a storey hang over by less than its walls are thick, and mends by setting it what can be covered', () => {
+    const joint = (width: number) =>
+      checkDesign(underWide(mm(width))).find(({ kind, holds }) => kind === 'closedJoint' && !holds);
+    const wall = mainBody(nucleus()).wall.mm;
+    expect(joint(190 + wall)).toBeUndefined();
+    expect(joint(190 + wall + 2)?.figure).toBeCloseTo(2, 9);
+    const mended = joint(190 + wall + 2)?.fix?.design;
+    expect(
+      mended && checkDesign(mended).filter(({ kind, holds }) => kind === 'closedJoint' && !holds),
+    ).toEqual([]);
+    expect(joint(373)?.fix).toBeNull();
+  });
   it.each(broken)('%s speaks where it should (%#)', (kind, make, words) => {
     const said = checkDesign(make()).filter((check) => check.kind === kind && !check.holds);
     expect(said.map(({ sentence }) => sentence).join('\n')).toMatch(words);

@@ -8,12 +8,14 @@ import { common, isReal } from '../geometry/block.ts';
 import { above } from '../numbers.ts';
 import { type Finding, fixed, limitOf, mm, nameOf, namesOf, type Rule } from './finding.ts';
 
-/** Walls stand on walls: nothing of a layer's opening is left uncovered (requirement 6). */
+/** Walls stand on walls: nothing of a layer's opening is left uncovered, from above or below (requirement 6). */
 const closedJoints: Rule = ({ model, design, limits }) => {
   const joints = model.stack.bodies.filter(({ z }) => z[1] < model.stack.top - 1e-9);
   return joints.map(({ body, z }): Finding => {
-    const strips = model.openStrips.filter((strip) => Math.abs(strip.z[0] - z[1]) < 1e-9);
-    const widest = Math.max(0, ...strips.map(narrowest));
+    const widestAt = (end: 0 | 1): number =>
+      Math.max(0, ...model.openStrips.filter((strip) => Math.abs(strip.z[end] - z[1]) < 1e-9).map(narrowest));
+    const [uncovered, hanging] = [widestAt(0), widestAt(1)];
+    const widest = Math.max(uncovered, hanging);
     const holds = !above(widest, limits.wallStep);
     return {
       kind: 'closedJoint',
@@ -24,7 +26,9 @@ const closedJoints: Rule = ({ model, design, limits }) => {
       limit: limitOf(limits, 'wallStep'),
       sentence: holds
         ? 'What stands on it covers the body to the millimetre.'
-        : `What stands on it leaves a strip of ${mm(widest)} open above the body.`,
+        : uncovered >= hanging
+          ? `What stands on it leaves a strip of ${mm(widest)} open above the body.`
+          : `What stands on it hangs over it, open below by a strip of ${mm(widest)}.`,
       fix: { label: 'Set it over the opening', apply: () => centred(design, body.id) },
     };
   });

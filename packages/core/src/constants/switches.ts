@@ -40,6 +40,7 @@ const KINDS: Readonly<Record<DueKind, true>> = {
   closeHoles: true,
   mitesHigh: true,
   nextStep: true,
+  frost: true,
 };
 
 /** Every rule that raises work can be off: a figure of 1 or 0 like any other, so that each yard has its own. */

@@ -204,6 +204,14 @@ export const watchingConstants = {
     [1, 7],
     'Wild cells that were left are looked at again after',
   ),
+  frost_C: constant(0, '°C', 'Forage and weather', [-15, 6], 'Nights so cold harm small boxes'),
+  frostSeams: constant(
+    2,
+    'seams',
+    'Forage and weather',
+    [0.5, 6],
+    'Boxes of fewer bees than this die of frost',
+  ),
   mites_pct: constant(
     3,
     '%',

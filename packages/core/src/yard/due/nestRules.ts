@@ -3,7 +3,7 @@ import { showDay, showTime } from '../../calendar/showDay.ts';
 import { countOf } from '../../say/words.ts';
 import { meets, roleSetFor } from '../roomsOf.ts';
 import type { Case, Rule } from './expectation.ts';
-import { recentMaximum } from './weather.ts';
+import { lastNightOf, recentMaximum } from './weather.ts';
 
 /** Room and strength, and the boxes with a role of their own. */
 const rules6 = 'Rules that raise work';
@@ -169,4 +169,34 @@ const expand: Rule = {
   },
 };
 
-export const nestRules: readonly Rule[] = [crowded, weak, reloadBank, donorComb, workStarter, reduce, expand];
+/** Small boxes have no warmth to spare for a cold night (handbook 11, forage and weather). */
+const frost: Rule = {
+  kind: 'frost',
+  pressing: true,
+  title: 'Frost: help the small box through the night',
+  why: 'Boxes of under two frames of bees die of a frost.',
+  source: 'Forage and weather',
+  figures: ['frost_C', 'frostSeams'],
+  raise: ({ colony: { strength }, weather, constants }) => {
+    const night = lastNightOf(weather, constants.frost_C);
+    if (!strength || strength.seams >= constants.frostSeams || !night) return undefined;
+    return {
+      from: plusDays(night.on, -1),
+      expected: plusDays(night.on, -1),
+      to: night.on,
+      lapses: true,
+      reason: `${Number(night.min_C.toFixed(1))} °C in the night to ${showDay(night.on)}, and ${seams(strength.seams)} only. Tray in, entrance small, insulated, pushed against others; or shut on vent and carried in for the night.`,
+    };
+  },
+};
+
+export const nestRules: readonly Rule[] = [
+  frost,
+  crowded,
+  weak,
+  reloadBank,
+  donorComb,
+  workStarter,
+  reduce,
+  expand,
+];

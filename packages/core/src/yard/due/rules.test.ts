@@ -49,6 +49,25 @@ describe('rules that raise work', () => {
     expect(raised([fed], 'feedWeak', weather(5, [3, 0, 0, 0]))).toBeUndefined();
   });
 
+  it('a frost that is told or expected warns small boxes for that night, and no others', () => {
+    const night = (min_C: number, count = 9): Weather =>
+      new Map(weatherOf(day(count), [3]).map((each) => [each.date, { ...each, min_C }]));
+    const seams = (count: number) => told('strengthSeen', day(4), { ...IN, seams: count });
+    expect(raised([seams(1.5)], 'frost', night(0))).toMatchObject({
+      from: day(8),
+      to: day(9),
+      lapses: true,
+      reason: expect.stringContaining('0 °C in the night'),
+    });
+    expect(raised([seams(1.5)], 'frost', night(0.1))).toBeUndefined();
+    expect(raised([seams(2)], 'frost', night(-8))).toBeUndefined();
+    expect(raised([], 'frost', night(-8))).toBeUndefined();
+    const wintering = told('roleSet', day(5), { box: 'box-1', role: 'wintering' });
+    expect(raised([seams(1.5), wintering], 'frost', night(-8))).toBeUndefined();
+    const two: Weather = new Map([...night(-2, 6), ...night(-5, 12), ...night(3, 14)]);
+    expect(raised([seams(1)], 'frost', two)).toMatchObject({ from: day(11), to: day(12) });
+  });
+
   it('feed lasts by the bees that eat it, once they are counted', () => {
     const fed = told('fed', day(5), { ...IN, feed: 'syrup11', amount_kg: 0.9 });
     const seams = (count: number) => told('strengthSeen', day(4), { ...IN, seams: count });

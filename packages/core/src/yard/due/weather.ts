@@ -104,3 +104,17 @@ export function lastRecord(weather: Weather): Day | undefined {
   }
   return lastRecords.get(weather);
 }
+
+const coldNights = new WeakMap<Weather, Map<number, { on: Day; min_C: number } | undefined>>();
+/** The last night on record, told or expected, that was or will be as cold as this; by the day that it ends on. */
+export function lastNightOf(weather: Weather, most_C: number): { on: Day; min_C: number } | undefined {
+  const found = coldNights.get(weather) ?? new Map<number, { on: Day; min_C: number } | undefined>();
+  coldNights.set(weather, found);
+  if (!found.has(most_C)) {
+    let last: { on: Day; min_C: number } | undefined;
+    for (const [on, { min_C }] of weather)
+      if (min_C !== null && min_C <= most_C && (last === undefined || on > last.on)) last = { on, min_C };
+    found.set(most_C, last);
+  }
+  return found.get(most_C);
+}

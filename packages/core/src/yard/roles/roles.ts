@@ -83,7 +83,7 @@ export const roles: Readonly<Record<Role, RoleRow>> = {
     sign: '',
     statuses: ['stocked', 'cellGiven', 'virgin', 'caged', 'laying', 'proven', 'failed', 'unknown'],
     offers: MATING,
-    raises: [...OPEN_ENDS, ...FED, ...FLIES, ...STRENGTH, ...QUEEN, ...ATTEMPT, 'reduce'],
+    raises: [...OPEN_ENDS, ...FED, ...FLIES, ...STRENGTH, ...QUEEN, ...ATTEMPT, 'reduce', 'frost'],
     warns: {},
   },
   donor: {
@@ -92,7 +92,7 @@ export const roles: Readonly<Record<Role, RoleRow>> = {
     sign: 'D',
     statuses: ['queenright', 'laying', 'proven', 'unknown'],
     offers: ['framesMoved', 'queenSeen', 'eggsSeen', 'fed', 'strengthSeen', 'queenTaken', 'failed'],
-    raises: [...OPEN_ENDS, ...FED, ...FLIES, ...QUEEN, 'weak', 'donorComb'],
+    raises: [...OPEN_ENDS, ...FED, ...FLIES, ...QUEEN, 'weak', 'donorComb', 'frost'],
     warns: { cellGiven: `The donor is here. ${TORN_DOWN}` },
   },
   flying: {
@@ -193,7 +193,7 @@ export const roles: Readonly<Record<Role, RoleRow>> = {
       'unknown',
     ],
     offers: [...KEPT, 'stocked', 'cellGiven', 'cellOpened'],
-    raises: [...OPEN_ENDS, ...FED, ...FLIES, ...STRENGTH, ...QUEEN, ...ATTEMPT, 'reduce', 'expand'],
+    raises: [...OPEN_ENDS, ...FED, ...FLIES, ...STRENGTH, ...QUEEN, ...ATTEMPT, 'reduce', 'expand', 'frost'],
     warns: {},
   },
   wintering: {

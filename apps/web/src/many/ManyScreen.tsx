@@ -1,0 +1,267 @@
+import { useSuspenseQuery } from '@tanstack/react-query';
+import type { Yard } from '@yellow-cell/contract';
+import {
+  countOf,
+  isAsked,
+  type ManyAct,
+  type ManyRoom,
+  manyActs,
+  manyRooms,
+  statusWords,
+  type Warning,
+  warningsOf,
+} from '@yellow-cell/core';
+import { useMemo, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { useAsOf } from '../app/now.ts';
+import { yardsQuery } from '../app/queries.ts';
+import { useSay } from '../app/units.ts';
+import { type Draft, useLog } from '../app/useLog.ts';
+import { SelectField, TextField } from '../parts/Field.tsx';
+import { RoomIcon } from '../yard/RoomIcon.tsx';
+import { useYard } from '../yard/useYard.ts';
+import { useActForm } from './useActForm.tsx';
+
+/** The same entered for many rooms in one go, with exceptions by one tap, and one undo for all. */
+export function ManyScreen() {
+  const { yard: wanted } = useParams();
+  const { data: yards } = useSuspenseQuery(yardsQuery);
+  const [params] = useSearchParams();
+  const yard = yards.find(({ id }) => id === wanted);
+  if (!yard) return <p className="p-6">There is no such yard.</p>;
+  const asked = params.get('act') ?? '';
+  const act = Object.hasOwn(manyActs, asked) ? (asked as ManyAct) : undefined;
+  return <Many key={act} yard={yard} act={act} />;
+}
+
+const keyOf = ({ box, room }: ManyRoom): string => `${box.box.id} ${room.position}`;
+
+function Many({ yard, act }: { yard: Yard; act: ManyAct | undefined }) {
+  const view = useYard(yard);
+  const { isToday } = useAsOf();
+  const [, setParams] = useSearchParams();
+  const counts = useMemo(
+    () =>
+      (Object.keys(manyActs) as ManyAct[]).map((each) => ({
+        act: each,
+        rooms: manyRooms(view.boxes, each),
+      })),
+    [view.boxes],
+  );
+  const rooms = counts.find((each) => each.act === act)?.rooms ?? [];
+  return (
+    <main className="flex h-full flex-col bg-sheet">
+      <div className="flex flex-wrap items-baseline gap-x-4 px-4 pt-3 sm:px-5">
+        <h1 className="text-lg">Many at once</h1>
+        <Link className="font-semibold underline" to={`/yard/${yard.id}`}>
+          {yard.name}
+        </Link>
+        {view.more && (
+          <button type="button" className="min-h-11 underline" onClick={view.more}>
+            More boxes
+          </button>
+        )}
+      </div>
+      <div className="px-4 sm:hidden">
+        <SelectField
+          label="What is entered"
+          value={act ?? ''}
+          onChange={({ target }) => setParams({ act: target.value }, { replace: true })}
+        >
+          <option value="" disabled>
+            Choose…
+          </option>
+          {counts.map(({ act: each, rooms: fits }) => (
+            <option key={each} value={each}>
+              {manyActs[each].title}: {countOf(fits.length, 'room')}
+            </option>
+          ))}
+        </SelectField>
+      </div>
+      <nav aria-label="What is entered" className="flex flex-wrap gap-2 px-5 py-2 max-sm:hidden">
+        {counts.map(({ act: each, rooms: fits }) => (
+          <Link
+            key={each}
+            to={`?act=${each}`}
+            replace
+            aria-current={each === act ? 'true' : undefined}
+            className={`button min-h-11 ${each === act ? 'bg-glow' : 'font-normal'}`}
+          >
+            {manyActs[each].title} <span className="text-soft">{fits.length}</span>
+          </Link>
+        ))}
+      </nav>
+      {!isToday ? (
+        <p className="px-5 py-3">What is entered for many is entered for today. Press T for today.</p>
+      ) : act === undefined ? (
+        <p className="px-5 py-3 text-soft">
+          Choose what is entered. The figure is the number of rooms that it fits as they stand.
+        </p>
+      ) : rooms.length === 0 ? (
+        <p className="px-5 py-3 text-soft">No room of this yard is ready for that.</p>
+      ) : (
+        <Rooms view={view} act={act} rooms={rooms} />
+      )}
+    </main>
+  );
+}
+
+function Rooms({
+  view,
+  act,
+  rooms,
+}: {
+  view: ReturnType<typeof useYard>;
+  act: ManyAct;
+  rooms: readonly ManyRoom[];
+}) {
+  const say = useSay();
+  const log = useLog();
+  const form = useActForm(view, act);
+  const { problem, drafts: draftsOf } = form;
+  const [only, setOnly] = useState('');
+  /** What was chosen by hand, against what is proposed. */
+  const [byHand, setByHand] = useState<Readonly<Record<string, boolean>>>({});
+  const [reason, setReason] = useState('');
+  const [refused, setRefused] = useState<string>();
+  const shown = useMemo(
+    () =>
+      rooms.filter(({ box, room }) =>
+        isAsked(only, box.box.label, `${room.name} ${statusWords[room.status]}`),
+      ),
+    [rooms, only],
+  );
+  const acts = useMemo(
+    () =>
+      shown.map((each) => {
+        const drafts = problem === undefined ? draftsOf(each, 0) : [];
+        return { each, drafts, warnings: drafts.flatMap((one) => warningsOf(view, one)) };
+      }),
+    [shown, problem, draftsOf, view],
+  );
+  const isChosen = ({ each, warnings }: (typeof acts)[number]): boolean =>
+    byHand[keyOf(each)] ?? (each.due && !manyActs[act].seen && warnings.length === 0);
+  const chosen = acts.filter(isChosen);
+  const warned = chosen.filter(({ warnings }) => warnings.length > 0);
+  const set = (on: boolean) =>
+    setByHand({ ...byHand, ...Object.fromEntries(shown.map((each) => [keyOf(each), on])) });
+  const ready =
+    form.problem === undefined && chosen.length > 0 && (warned.length === 0 || reason.trim() !== '');
+  const enter = async () => {
+    if (!ready) return;
+    const drafts = chosen.flatMap(({ each, warnings }, nth) =>
+      draftsOf(each, nth).map((one): Draft => (warnings.length > 0 ? { ...one, note: reason.trim() } : one)),
+    );
+    const delivery = await log(`${form.words}: ${countOf(chosen.length, 'room')}`, drafts);
+    setRefused(delivery.state === 'refused' ? delivery.problems[0]?.sentence : undefined);
+    if (delivery.state !== 'refused') {
+      setByHand({});
+      setReason('');
+    }
+  };
+  return (
+    <>
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 sm:px-5">
+        <div className="mx-auto max-w-4xl">
+          {form.fields}
+          <div className="flex items-end gap-2">
+            <div className="min-w-0 flex-1 sm:max-w-56">
+              <TextField
+                label="Only"
+                placeholder="B1-B12, west"
+                value={only}
+                onChange={({ target }) => setOnly(target.value)}
+              />
+            </div>
+            <button type="button" className="button mb-2.5 min-h-12" onClick={() => set(true)}>
+              All {shown.length}
+            </button>
+            <button type="button" className="button mb-2.5 min-h-12 font-normal" onClick={() => set(false)}>
+              None
+            </button>
+          </div>
+          <ul className="grid gap-x-4 sm:grid-cols-2">
+            {acts.map((one) => (
+              <RoomRow
+                key={keyOf(one.each)}
+                each={one.each}
+                warnings={one.warnings}
+                chosen={isChosen(one)}
+                onChoose={(on) => setByHand({ ...byHand, [keyOf(one.each)]: on })}
+              />
+            ))}
+          </ul>
+          {shown.length === 0 && <p className="py-3 text-soft">Nothing fits that.</p>}
+        </div>
+      </div>
+      <div className="border-t border-hairline bg-slip px-4 py-2 sm:px-5">
+        <div className="mx-auto max-w-4xl">
+          {refused && (
+            <p role="alert" className="mb-1 font-medium text-danger">
+              {say(refused)}
+            </p>
+          )}
+          {warned.length > 0 && (
+            <TextField
+              label={`Why it is done all the same in ${countOf(warned.length, 'room')}`}
+              value={reason}
+              maxLength={300}
+              onChange={({ target }) => setReason(target.value)}
+            />
+          )}
+          <button
+            type="button"
+            className="button button-main min-h-12 w-full"
+            disabled={!ready}
+            onClick={() => void enter()}
+          >
+            {chosen.length === 0
+              ? `${manyActs[act].title}: no room chosen`
+              : `${say(form.words)}: ${countOf(chosen.length, 'room')}`}
+          </button>
+        </div>
+      </div>
+    </>
+  );
+}
+
+function RoomRow({
+  each: { box, room, due },
+  warnings,
+  chosen,
+  onChoose,
+}: {
+  each: ManyRoom;
+  warnings: readonly Warning[];
+  chosen: boolean;
+  onChoose: (chosen: boolean) => void;
+}) {
+  const say = useSay();
+  return (
+    <li className="border-b border-hairline">
+      <label className={`flex min-h-12 items-center gap-3 py-1 ${chosen ? 'bg-glow' : ''}`}>
+        <input
+          type="checkbox"
+          className="size-6 shrink-0 accent-[var(--ink)]"
+          checked={chosen}
+          onChange={({ target }) => onChoose(target.checked)}
+        />
+        <RoomIcon room={room} />
+        <span className="min-w-0 flex-1">
+          <strong>
+            {box.box.label} {room.name}
+          </strong>{' '}
+          <span className="text-soft">
+            {statusWords[room.status]}
+            {due ? ', due' : ''}
+          </span>
+          {warnings.map(({ sentence }) => (
+            <span key={sentence} className="block text-sm text-danger">
+              {say(sentence)}
+            </span>
+          ))}
+        </span>
+      </label>
+    </li>
+  );
+}

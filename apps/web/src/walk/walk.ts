@@ -1,0 +1,44 @@
+import { isDue, walkingOrder } from '@yellow-cell/core';
+import { keep, readKept } from '../app/kept.ts';
+import type { BoxView, YardView } from '../yard/useYard.ts';
+
+/** A walk past the boxes that have work on a day; kept on the device, so that a reload goes on where it was. */
+export interface Walk {
+  yard: string;
+  on: string;
+  begunAt: string;
+  /** As one walks, from the beginning on. */
+  boxes: readonly string[];
+  /** The place among them that one is at; past the last, it is over. */
+  at: number;
+  /** Left with nothing to do. */
+  passed: readonly string[];
+}
+
+const SHELF = 'yc-walk';
+
+export const keptWalk = (yard: string, on: string): Walk | undefined => {
+  const walk = readKept<Walk>(SHELF);
+  return walk?.yard === yard && walk.on === on ? walk : undefined;
+};
+export const keepWalk = (walk: Walk | undefined): void => keep(SHELF, walk);
+
+/** Past every box with work that is due, from one of them on where it is named. */
+export function newWalk({ yard, on, boxes }: YardView, begunAt: string, from?: string): Walk {
+  const due = walkingOrder(
+    boxes.filter(({ compartments }) => compartments.some(isDue)),
+    ({ box }) => box.place,
+  ).map(({ box }) => box.id);
+  const start = Math.max(0, from === undefined ? 0 : due.indexOf(from));
+  return {
+    yard: yard.id,
+    on,
+    begunAt,
+    boxes: [...due.slice(start), ...due.slice(0, start)],
+    at: 0,
+    passed: [],
+  };
+}
+
+/** Rooms of a box that ask for something, most pressing first as they stand. */
+export const dueRooms = ({ compartments }: BoxView) => compartments.filter(isDue);

@@ -1,0 +1,90 @@
+import { expect, type Locator, type Page, test } from '@playwright/test';
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+/** A tap on what is seen; counted. */
+let taps = 0;
+async function tap(target: Locator): Promise<void> {
+  await expect(target).toBeVisible();
+  const size = await target.boundingBox();
+  expect(size?.height ?? 0, 'a target for a thumb').toBeGreaterThanOrEqual(43);
+  taps += 1;
+  await target.tap();
+}
+const button = (page: Page, name: string | RegExp) =>
+  page.getByRole('button', { name, ...(typeof name === 'string' ? { exact: true } : {}) });
+const main = (page: Page) => page.getByRole('main').getByRole('button').last();
+
+/** One act for all rooms that it fits, but for those left out. */
+async function forAll(
+  page: Page,
+  act: string,
+  rooms: number,
+  without: readonly string[] = [],
+): Promise<void> {
+  await page.getByLabel('What is entered').first().selectOption(act);
+  taps += 2;
+  await page.getByLabel('Only').fill('P1-P40');
+  await tap(button(page, `All ${rooms}`));
+  for (const room of without)
+    await tap(page.getByRole('listitem').filter({ hasText: room }).locator('label'));
+  const why = page.getByLabel(/^Why it is done all the same/);
+  if (await why.isVisible()) await why.fill('All in one day, to try it.');
+  await expect(main(page)).toContainText(`${rooms - without.length} rooms`);
+  await tap(main(page));
+  await expect(page.getByText(new RegExp(`: ${rooms - without.length} rooms$`)).first()).toBeVisible();
+}
+
+test('a day of forty three-way boxes: built, placed, stocked, cells, eggs, marked and sold, in few taps', async ({
+  page,
+  request,
+}) => {
+  taps = 0;
+  await page.goto('/yard?build=');
+  const option = page
+    .getByLabel('Design', { exact: true })
+    .locator('option', { hasText: 'Three-way, ten-frame body' });
+  await page.getByLabel('Design', { exact: true }).selectOption((await option.getAttribute('value')) ?? '');
+  await page.getByLabel('How many').fill('40');
+  await page.getByLabel('First label').fill('P1');
+  await expect(page.getByText('40 boxes, P1 to P40')).toBeVisible();
+  await tap(button(page, '40 built, and on their stands'));
+  await expect(page.getByText('40 boxes, P1 to P40, built')).toBeVisible();
+  await tap(page.getByRole('link', { name: 'Many at once' }));
+  await expect(page.getByRole('heading', { name: 'Many at once' })).toBeVisible();
+
+  await forAll(page, 'stock', 120);
+  await forAll(page, 'cell', 120, ['P7 West', 'P8 East']);
+  await forAll(page, 'opened', 118, ['P9 West']);
+  await forAll(page, 'eggs', 118, ['P9 West']);
+  await forAll(page, 'pattern', 117);
+  await page.getByLabel('What is entered').first().selectOption('mark');
+  await page.getByLabel('First number').fill('101');
+  await forAll(page, 'mark', 117);
+  await forAll(page, 'taken', 117);
+  expect(taps).toBeLessThan(60);
+
+  const { boxes } = await (await request.get('/api/boxes?find=P40')).json();
+  expect(boxes[0].compartments.map(({ status }: { status: string }) => status)).toEqual([
+    'stocked',
+    'stocked',
+    'stocked',
+  ]);
+  const { events } = await (await request.get(`/api/boxes/${boxes[0].id}/log`)).json();
+  const of = (kind: string) => events.filter((each: { kind: string }) => each.kind === kind);
+  expect(of('queenTaken')).toHaveLength(3);
+  const numbers = of('queenMarked').map(({ payload }: { payload: { number: string } }) =>
+    Number(payload.number),
+  );
+  expect(new Set(numbers).size).toBe(3);
+  for (const number of numbers) expect(number).toBeGreaterThanOrEqual(101);
+  for (const number of numbers) expect(number).toBeLessThanOrEqual(217);
+  // One undo takes all of it back.
+  await tap(button(page, 'Undo'));
+  await expect
+    .poll(async () => {
+      const { boxes: now } = await (await request.get('/api/boxes?find=P40')).json();
+      return now[0].compartments.map(({ status }: { status: string }) => status).join(' ');
+    })
+    .toBe('proven proven proven');
+});

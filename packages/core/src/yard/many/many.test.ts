@@ -1,0 +1,114 @@
+import type { LogEvent } from '@yellow-cell/contract';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { deriveBox } from '../../box/model.ts';
+import { plusDays } from '../../calendar/days.ts';
+import { defaultConstants } from '../../constants/registry.ts';
+import { boxViews } from '../boxView.ts';
+import { fold } from '../fold.ts';
+import { known, stockedIn, threeWayDesign, told, YARD } from '../story.test.kit.ts';
+import { freePlaces, freeStands } from './freePlaces.ts';
+import { isAsked, labelsFrom } from './labels.ts';
+import { alike, doorsOf, type ManyAct, manyActs, manyRooms } from './manyActs.ts';
+
+const START = '2026-05-10';
+const day = (count: number) => plusDays(START, count);
+const box = (id: string, label: string, east_m: number) => [
+  told('boxBuilt', day(-9), { box: id, label, design: 'design-1', version: 1 }),
+  told('boxPlaced', day(-8), { box: id, yard: YARD, stand: label, east_m, north_m: 0, bearing_deg: 180 }),
+];
+const in1 = (colony: string, at: number, box: string) => stockedIn(colony, at, day(0), { box });
+const viewsOf = (events: readonly LogEvent[], on = day(2)) =>
+  boxViews(fold(known, events), known, YARD, defaultConstants, { on, today: on });
+const found = (events: readonly LogEvent[], act: ManyAct, on?: string) =>
+  manyRooms(viewsOf(events, on), act).map(
+    ({ box, room, due }) => `${box.box.label} ${room.position}${due ? ' due' : ''}`,
+  );
+
+const two = [...box('b2', 'B2', 9), ...box('b1', 'B1', 2)];
+const stocked = [...two, in1('c1', 0, 'b1'), in1('c2', 1, 'b1'), in1('c3', 2, 'b2')];
+
+describe('many at once', () => {
+  it('finds the rooms that an act fits as they stand, as one walks, and says which of them want it', () => {
+    expect(found(two, 'stock')).toEqual(['B1 0', 'B1 1', 'B1 2', 'B2 0', 'B2 1', 'B2 2']);
+    expect(found(stocked, 'stock')).toEqual(['B1 2', 'B2 0', 'B2 1']);
+    expect(found(stocked, 'cell')).toEqual(['B1 0 due', 'B1 1 due', 'B2 2 due']);
+    expect(found(stocked, 'cell', day(0))).toEqual(['B1 0', 'B1 1', 'B2 2']);
+    expect(alike(viewsOf(stocked))).toEqual([{ act: 'cell', rooms: 3 }]);
+    const given = told('cellGiven', day(1), { box: 'b1', colony: 'c1', attempt: 'a1' });
+    expect(found([...stocked, given], 'cell')).toEqual(['B1 1 due', 'B2 2 due']);
+    expect(found([...stocked, given], 'opened', day(4))).toEqual(['B1 0 due']);
+    expect(alike(viewsOf([...stocked, given], day(4))).some(({ act }) => act === 'opened')).toBe(false);
+  });
+
+  it('offers no cell where it does harm, and nothing that was seen is chosen beforehand', () => {
+    const bank = told('roleSet', day(1), { box: 'b1', role: 'bank' });
+    expect(found([...stocked, bank], 'cell')).toEqual(['B2 2 due']);
+    expect(found([...stocked, bank], 'feed')).toHaveLength(3);
+    expect((['opened', 'eggs'] as const).map((act) => manyActs[act].seen)).toEqual([true, true]);
+  });
+
+  it('opens what is shut and shuts what is open, by the entrances of each room', () => {
+    const content = threeWayDesign().versions[0]?.content as never;
+    const doors = deriveBox(content).compartments[0]?.entrances.map(({ id }) => id) ?? [];
+    const shut = doors.map((entrance) => told('entranceSet', day(1), { box: 'b1', entrance, state: 'vent' }));
+    const [first] = manyRooms(viewsOf([...stocked, ...shut]), 'open');
+    expect(first?.room.position).toBe(0);
+    expect(first && doorsOf(first.room, first.box, false).sort()).toEqual([...doors].sort());
+    expect(found([...stocked, ...shut], 'shut')).toEqual(['B1 1', 'B2 2']);
+    expect(found([...stocked, ...shut], 'open', day(4))).toEqual(['B1 0 due']);
+    const starter = told('roleSet', day(1), { box: 'b1', role: 'starter' });
+    expect(found([...stocked, ...shut, starter], 'open')).toEqual([]);
+  });
+
+  it('finds covers off, and strips that hang where bees are gone', () => {
+    const off = told('coverSet', day(1), { box: 'b1', colony: 'c2', on: false });
+    const strips = told('stripsPut', day(1), { box: 'b2', colony: 'c3', product: 'Strips', outBy: day(40) });
+    const gone = told('failed', day(2), { box: 'b2', colony: 'c3', reason: 'absconded' });
+    expect(found([...stocked, off], 'covers')).toEqual(['B1 1 due']);
+    expect(found([...stocked, strips, gone], 'stripsOut', day(40))).toEqual(['B2 2 due']);
+  });
+});
+
+describe('labels and places for many boxes', () => {
+  it('counts on from the first label, past those that are taken', () => {
+    expect(labelsFrom('B1', 4, ['b2', 'B4'])).toEqual(['B1', 'B3', 'B5', 'B6']);
+    expect(labelsFrom('N08', 3, [])).toEqual(['N08', 'N09', 'N10']);
+    expect(labelsFrom('Box', 2, [])).toEqual(['Box1', 'Box2']);
+    expect(labelsFrom(' Blue ', 1, [])).toEqual(['Blue']);
+  });
+
+  it('reads a range, a word, and several', () => {
+    const of = (only: string) =>
+      ['B1', 'B12', 'B13', 'N2'].filter((label) => isAsked(only, label, 'West virgin'));
+    expect(of('')).toHaveLength(4);
+    expect(of('b1-b12')).toEqual(['B1', 'B12']);
+    expect(of('B12–13')).toEqual(['B12', 'B13']);
+    expect(of('B13, n')).toEqual(
+      ['B13', 'N2', 'B1', 'B12'].filter((each) => /13|n/i.test(`${each} West virgin`)).sort(),
+    );
+    expect(of('VIRG')).toHaveLength(4);
+    expect(of('b1-n12')).toEqual([]);
+  });
+
+  it('finds places apart from one another and from all that stand, and stands that are free', () => {
+    const spot = fc.record({
+      east_m: fc.double({ min: 0, max: 30, noNaN: true }),
+      north_m: fc.double({ min: 0, max: 30, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 60 }), fc.array(spot, { maxLength: 20 }), (count, taken) => {
+        const places = freePlaces(count, taken);
+        expect(places).toHaveLength(count);
+        places.forEach((one, index) => {
+          expect(Math.min(one.east_m, one.north_m)).toBeGreaterThanOrEqual(0);
+          for (const other of [...taken, ...places.slice(0, index)])
+            expect(Math.hypot(one.east_m - other.east_m, one.north_m - other.north_m)).toBeGreaterThan(1.8);
+        });
+      }),
+      { numRuns: 40 },
+    );
+    expect(freeStands('3', 3, ['4', undefined, '6'])).toEqual(['3', '5', '7']);
+    expect(freeStands('by the oak', 2, ['1'])).toEqual(['2', '3']);
+  });
+});

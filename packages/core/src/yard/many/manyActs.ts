@@ -1,0 +1,146 @@
+import type { DueKind, Queen, QueenColour, Status } from '@yellow-cell/contract';
+import { LETS_OUT } from '../../reach/reach.ts';
+import type { BoxView, CompartmentView } from '../boxView.ts';
+import { roles } from '../roles/roles.ts';
+import { statusAfter } from '../transitions.ts';
+import { walkingOrder } from '../walk.ts';
+
+/** What can be entered for many rooms in one go. */
+export type ManyAct =
+  | 'stock'
+  | 'cell'
+  | 'opened'
+  | 'eggs'
+  | 'pattern'
+  | 'mark'
+  | 'taken'
+  | 'feed'
+  | 'stripsIn'
+  | 'stripsOut'
+  | 'open'
+  | 'shut'
+  | 'covers';
+
+interface Many {
+  title: string;
+  /** Work that it answers. */
+  dues: readonly DueKind[];
+  /** True where it says what somebody saw: then no room is chosen beforehand. */
+  seen?: true;
+  /** Whether it can be entered for a room as it stands, and does no harm there. */
+  fits: (room: CompartmentView, box: BoxView) => boolean;
+}
+
+const reckoned = ({ colony, shares }: CompartmentView): boolean =>
+  colony !== undefined && shares === undefined;
+
+const LAYING: readonly Status[] = ['laying', 'proven', 'queenright'];
+
+export const manyActs: Readonly<Record<ManyAct, Many>> = {
+  stock: {
+    title: 'Stock',
+    dues: [],
+    fits: ({ colony, frames }) => colony === undefined && frames > 0,
+  },
+  cell: {
+    title: 'Give a cell',
+    dues: ['giveCell'],
+    fits: (room) =>
+      reckoned(room) &&
+      room.role !== 'empty' &&
+      roles[room.role].warns.cellGiven === undefined &&
+      statusAfter('cellGiven', room.status) !== undefined,
+  },
+  opened: {
+    title: 'Cells opened',
+    dues: ['checkOpening'],
+    seen: true,
+    fits: ({ status }) => status === 'cellGiven',
+  },
+  eggs: {
+    title: 'Eggs seen',
+    dues: ['lookForEggs'],
+    seen: true,
+    fits: (room) => reckoned(room) && (room.status === 'virgin' || room.status === 'cellGiven'),
+  },
+  pattern: {
+    title: 'Score the pattern',
+    dues: ['scorePattern'],
+    seen: true,
+    fits: (room) => reckoned(room) && LAYING.includes(room.status),
+  },
+  mark: {
+    title: 'Mark queens',
+    dues: [],
+    fits: (room) =>
+      reckoned(room) && LAYING.includes(room.status) && room.queens.length === 1 && !room.queens[0]?.mark,
+  },
+  taken: {
+    title: 'Take queens',
+    dues: ['harvest'],
+    fits: (room) => reckoned(room) && room.role === 'mating' && LAYING.includes(room.status),
+  },
+  feed: { title: 'Feed', dues: ['feedShut', 'feedWeak', 'refillFeed'], fits: reckoned },
+  stripsIn: { title: 'Strips in', dues: ['treat'], fits: reckoned },
+  stripsOut: {
+    title: 'Strips out',
+    dues: ['stripsOut'],
+    fits: ({ colony, left }) => ((colony ?? left)?.strips ?? []).length > 0,
+  },
+  open: {
+    title: 'Open entrances',
+    dues: ['openEntrance'],
+    fits: (room, box) =>
+      room.colony !== undefined && room.role !== 'starter' && doorsOf(room, box, false).length > 0,
+  },
+  shut: {
+    title: 'Shut on vent',
+    dues: [],
+    fits: (room, box) => room.colony !== undefined && doorsOf(room, box, true).length > 0,
+  },
+  covers: {
+    title: 'Covers on',
+    dues: ['coverOn'],
+    fits: ({ colony }) => colony?.coverOffOn !== undefined,
+  },
+};
+
+/** The number after the highest of all marks of a colour in the record: the next of the series. */
+export function nextMark(queens: Iterable<Queen>, colour: QueenColour): number {
+  let highest = 0;
+  for (const { mark } of queens)
+    if (mark?.colour === colour && /^\d+$/.test(mark.number ?? ''))
+      highest = Math.max(highest, Number(mark.number));
+  return highest + 1;
+}
+
+/** Entrances of a room that let workers out, or do not. */
+export const doorsOf = ({ position }: CompartmentView, { model }: BoxView, letting: boolean): string[] =>
+  (model.compartments[position]?.entrances ?? [])
+    .filter(({ opening }) => LETS_OUT[opening.state].includes('worker') === letting)
+    .map(({ id }) => id);
+
+export interface ManyRoom {
+  box: BoxView;
+  room: CompartmentView;
+  /** True where it answers work that is due in it. */
+  due: boolean;
+}
+
+/** Rooms that an act can be entered for, as one walks past them. */
+export function manyRooms(boxes: readonly BoxView[], act: ManyAct): ManyRoom[] {
+  const { dues, fits } = manyActs[act];
+  return walkingOrder(boxes, ({ box }) => box.place).flatMap((box) =>
+    box.compartments
+      .filter((room) => fits(room, box))
+      .map((room) => ({ box, room, due: room.due.some(({ kind }) => dues.includes(kind)) })),
+  );
+}
+
+/** What is alike among all that is due, where an act answers it in two rooms at least: most rooms first. */
+export function alike(boxes: readonly BoxView[]): { act: ManyAct; rooms: number }[] {
+  return (Object.keys(manyActs) as ManyAct[])
+    .map((act) => ({ act, rooms: manyRooms(boxes, act).filter(({ due }) => due).length }))
+    .filter(({ rooms }) => rooms > 1)
+    .sort((a, b) => b.rooms - a.rooms);
+}
