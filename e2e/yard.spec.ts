@@ -145,7 +145,7 @@ async function countStocked(
   label: string,
 ): Promise<number> {
   const { boxes } = await (await request.get(`/api/boxes?find=${label}`)).json();
-  const { events } = await (await request.get(`/api/yards/${boxes[0].yard}/log`)).json();
+  const { events } = await (await request.get(`/api/boxes/${boxes[0].id}/log`)).json();
   return events.filter(
     (event: { kind: string; payload: { box: string } }) =>
       event.kind === 'stocked' && event.payload.box === boxes[0].id,

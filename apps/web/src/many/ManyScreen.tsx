@@ -9,6 +9,7 @@ import {
   manyRooms,
   statusWords,
   type Warning,
+  walkingOrder,
   warningsOf,
 } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
@@ -31,7 +32,7 @@ export function ManyScreen() {
   if (!yard) return <p className="p-6">There is no such yard.</p>;
   const asked = params.get('act') ?? '';
   const act = Object.hasOwn(manyActs, asked) ? (asked as ManyAct) : undefined;
-  return <Many key={act} yard={yard} act={act} />;
+  return <Many yard={yard} act={act} />;
 }
 
 const keyOf = ({ box, room }: ManyRoom): string => `${box.box.id} ${room.position}`;
@@ -40,14 +41,15 @@ function Many({ yard, act }: { yard: Yard; act: ManyAct | undefined }) {
   const view = useYard(yard);
   const { isToday } = useAsOf();
   const [, setParams] = useSearchParams();
-  const counts = useMemo(
-    () =>
-      (Object.keys(manyActs) as ManyAct[]).map((each) => ({
-        act: each,
-        rooms: manyRooms(view.boxes, each),
-      })),
-    [view.boxes],
-  );
+  // Whom it is about stays from one act to the next.
+  const [only, setOnly] = useState('');
+  const counts = useMemo(() => {
+    const asOneWalks = walkingOrder(view.boxes, ({ box }) => box.place);
+    return (Object.keys(manyActs) as ManyAct[]).map((each) => ({
+      act: each,
+      rooms: manyRooms(asOneWalks, each),
+    }));
+  }, [view.boxes]);
   const rooms = counts.find((each) => each.act === act)?.rooms ?? [];
   return (
     <main className="flex h-full flex-col bg-sheet">
@@ -100,7 +102,7 @@ function Many({ yard, act }: { yard: Yard; act: ManyAct | undefined }) {
       ) : rooms.length === 0 ? (
         <p className="px-5 py-3 text-soft">No room of this yard is ready for that.</p>
       ) : (
-        <Rooms view={view} act={act} rooms={rooms} />
+        <Rooms key={act} view={view} act={act} rooms={rooms} only={only} onOnly={setOnly} />
       )}
     </main>
   );
@@ -110,16 +112,19 @@ function Rooms({
   view,
   act,
   rooms,
+  only,
+  onOnly,
 }: {
   view: ReturnType<typeof useYard>;
   act: ManyAct;
   rooms: readonly ManyRoom[];
+  only: string;
+  onOnly: (only: string) => void;
 }) {
   const say = useSay();
   const log = useLog();
   const form = useActForm(view, act);
   const { problem, drafts: draftsOf } = form;
-  const [only, setOnly] = useState('');
   /** What was chosen by hand, against what is proposed. */
   const [byHand, setByHand] = useState<Readonly<Record<string, boolean>>>({});
   const [reason, setReason] = useState('');
@@ -170,7 +175,7 @@ function Rooms({
                 label="Only"
                 placeholder="B1-B12, west"
                 value={only}
-                onChange={({ target }) => setOnly(target.value)}
+                onChange={({ target }) => onOnly(target.value)}
               />
             </div>
             <button type="button" className="button mb-2.5 min-h-12" onClick={() => set(true)}>

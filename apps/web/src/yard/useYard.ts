@@ -74,9 +74,10 @@ export function useYard(yard: Yard, alsoBox?: string): YardView {
     ...boxStandingQuery(alsoBox ?? ''),
     enabled: alsoBox !== undefined && !past && !loaded && pages.hasNextPage,
   });
+  // Once its page has come, the box that was asked for alone is no longer kept up to date.
   const all = useMemo(
-    () => (extra.data ? [...pages.data.pages, extra.data] : pages.data.pages),
-    [pages.data.pages, extra.data],
+    () => (extra.data && !loaded ? [...pages.data.pages, extra.data] : pages.data.pages),
+    [pages.data.pages, extra.data, loaded],
   );
   const { hasNextPage, isFetchingNextPage, fetchNextPage } = pages;
   const goesOn = hasNextPage && !isFetchingNextPage && pages.data.pages.length < PAGES_BY_ITSELF;

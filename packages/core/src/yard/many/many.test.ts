@@ -29,7 +29,7 @@ const two = [...box('b2', 'B2', 9), ...box('b1', 'B1', 2)];
 const stocked = [...two, in1('c1', 0, 'b1'), in1('c2', 1, 'b1'), in1('c3', 2, 'b2')];
 
 describe('many at once', () => {
-  it('finds the rooms that an act fits as they stand, as one walks, and says which of them want it', () => {
+  it('finds the rooms that an act fits as they stand, and says which of them want it', () => {
     expect(found(two, 'stock')).toEqual(['B1 0', 'B1 1', 'B1 2', 'B2 0', 'B2 1', 'B2 2']);
     expect(found(stocked, 'stock')).toEqual(['B1 2', 'B2 0', 'B2 1']);
     expect(found(stocked, 'cell')).toEqual(['B1 0 due', 'B1 1 due', 'B2 2 due']);

@@ -3,7 +3,6 @@ import { LETS_OUT } from '../../reach/reach.ts';
 import type { BoxView, CompartmentView } from '../boxView.ts';
 import { roles } from '../roles/roles.ts';
 import { statusAfter } from '../transitions.ts';
-import { walkingOrder } from '../walk.ts';
 
 /** What can be entered for many rooms in one go. */
 export type ManyAct =
@@ -127,10 +126,10 @@ export interface ManyRoom {
   due: boolean;
 }
 
-/** Rooms that an act can be entered for, as one walks past them. */
+/** Rooms that an act can be entered for, in the order of the boxes. */
 export function manyRooms(boxes: readonly BoxView[], act: ManyAct): ManyRoom[] {
   const { dues, fits } = manyActs[act];
-  return walkingOrder(boxes, ({ box }) => box.place).flatMap((box) =>
+  return boxes.flatMap((box) =>
     box.compartments
       .filter((room) => fits(room, box))
       .map((room) => ({ box, room, due: room.due.some(({ kind }) => dues.includes(kind)) })),
