@@ -89,6 +89,43 @@ test.describe('accessibility', () => {
     await scan('settings');
   });
 
+  for (const theme of ['light', 'dark', 'yard'])
+    test(`no serious finding on a phone: many at once, a walk, a playbook, ${theme}`, async ({ page }) => {
+      await page.setViewportSize({ width: 390, height: 844 });
+      await page.addInitScript((value) => localStorage.setItem('yc-theme', value), theme);
+      const scan = (what: string) => expectNoSerious(page, what, theme === 'light' ? undefined : THEMED);
+      await page.goto('/yard?view=today');
+      await expect(page.getByRole('link', { name: 'Walk' })).toBeVisible();
+      await scan('today');
+      await page.getByRole('link', { name: 'Walk' }).click();
+      await expect(page.getByText(/^box 1 of/)).toBeVisible();
+      await scan('walk');
+      await page.goto('/yard');
+      await page.getByRole('button', { name: 'More of this yard' }).click();
+      await page.getByRole('link', { name: 'Many at once' }).click();
+      await page.getByLabel('What is entered').first().selectOption('feed');
+      await page.getByRole('button', { name: /^All/ }).click();
+      await scan('many');
+      if (theme !== 'light') return;
+      await page.goto('/yard');
+      await page.getByLabel(/^Find a box/).fill('V1');
+      await page.getByRole('option', { name: /^V1\b/ }).first().click();
+      await page
+        .getByRole('complementary')
+        .getByRole('button', { name: /^Nucleus / })
+        .first()
+        .click();
+      await page.getByRole('button', { name: 'Lift frames to be seen…' }).click();
+      await scan('begin');
+      await page.getByRole('button', { name: 'Begin: Lift frames to be seen' }).click();
+      await expect(page.getByRole('heading', { level: 1, name: 'Lift frames to be seen' })).toBeVisible();
+      await scan('playbook');
+      await page.getByRole('button', { name: 'Give it up…' }).click();
+      await page.getByLabel('Why it is given up').fill('To look at it.');
+      await page.getByRole('button', { name: 'Give it up', exact: true }).click();
+      await expect(page.getByText(/It stays in the record/)).toBeVisible();
+    });
+
   test('no serious finding on the bench, whatever it shows', async ({ page }) => {
     const scan = (what: string) => expectNoSerious(page, what);
     await page.goto('/bench');

@@ -89,6 +89,21 @@ test.describe('every screen', () => {
     await expect(page.getByRole('slider', { name: 'Date shown' })).toHaveAttribute('aria-valuenow', '334');
   });
 
+  test('has the guide at hand: found by a word, its drawings and playbooks in it', async ({ page }) => {
+    await page.goto('/yard');
+    await page.getByRole('link', { name: 'Guide' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Guide' })).toBeVisible();
+    const chapters = page.getByRole('navigation', { name: 'Chapters' });
+    await expect(chapters.getByRole('link')).toHaveCount(10);
+    await chapters.getByRole('searchbox').fill('respirator');
+    await expect(chapters.getByRole('link', { name: 'Cautions' })).toBeVisible();
+    await expect(chapters.getByRole('link', { name: 'Calendar' })).toHaveCount(0);
+    await chapters.getByRole('searchbox').fill('');
+    await page.getByText('Closed starter', { exact: true }).click();
+    await expect(page.getByText(/The clock runs from now/)).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Two-format changer' })).toBeAttached();
+  });
+
   test('at no address says so, and offers the way back', async ({ page }) => {
     await page.goto('/nowhere');
     await expect(page.getByText('There is nothing at this address')).toBeVisible();

@@ -84,3 +84,22 @@ test('a day of forty three-way boxes: built, placed, stocked, cells, eggs, marke
   await tap(button(page, 'Undo'));
   await expect.poll(statuses, { timeout: 60_000 }).toBe('proven proven proven');
 });
+
+test('a walk goes from box to box, and says at its end what was done and what is left', async ({ page }) => {
+  await page.goto('/yard?view=today');
+  await page.getByRole('link', { name: 'Walk' }).tap();
+  const place = page.getByText(/^box \d+ of \d+$/);
+  await expect(place).toHaveText(/^box 1 of/);
+  const boxes = Number(/of (\d+)$/.exec((await place.textContent()) ?? '')?.[1]);
+  // Where one stands outlasts a reload.
+  await page.reload();
+  await expect(place).toHaveText(`box 1 of ${boxes}`);
+  for (let at = 1; at <= boxes; at++) {
+    await expect(place).toHaveText(`box ${at} of ${boxes}`);
+    await page.getByRole('button', { name: /^(Nothing to do here|On): / }).tap();
+  }
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(`${boxes} boxes walked past`);
+  await expect(page.getByText('Nothing was entered.')).toBeVisible();
+  await page.getByRole('button', { name: 'Back', exact: true }).tap();
+  await expect(place).toHaveText(`box ${boxes} of ${boxes}`);
+});

@@ -33,9 +33,6 @@ const built = (view: string, then: (page: Page) => Promise<void>) => async (page
   await page.getByRole('button', { name: view, exact: true }).click();
   await then(page);
 };
-/** The view in space is drawn once its code and the last move have come. */
-const SETTLE_MS = 2_000;
-
 /** One current picture of each main view, made from the demo on its pinned day. */
 const shots: readonly Shot[] = [
   { name: 'designs', path: '/bench' },
@@ -90,14 +87,6 @@ const shots: readonly Shot[] = [
         .waitFor();
     }),
   },
-  {
-    name: 'in-space',
-    path: '/bench',
-    before: built('In space', async (page) => {
-      await page.getByLabel(/Taken apart/).fill('70');
-      await page.waitForTimeout(SETTLE_MS);
-    }),
-  },
   { name: 'rounds', path: '/rounds' },
   { name: 'yard', path: '/yard', before: compartment('B7 Middle') },
   { name: 'yard-week-ahead', path: '/yard?on=2026-06-07', theme: 'dark' },
@@ -147,16 +136,38 @@ const shots: readonly Shot[] = [
       await page.getByText(/is not understood/).waitFor();
     },
   },
-  { name: 'yard-list', path: '/yard', before: (page) => page.getByRole('button', { name: 'List' }).click() },
+  {
+    name: 'many-at-once',
+    path: '/yard',
+    before: async (page) => {
+      await page.getByRole('link', { name: 'Many at once' }).click();
+      await page.getByRole('link', { name: /^Feed/ }).click();
+      await page.getByRole('button', { name: /^All/ }).click();
+    },
+  },
+  {
+    name: 'playbook',
+    path: '/yard',
+    before: async (page) => {
+      await page.getByRole('button', { name: /^X1 Whole:/ }).click();
+      await page.getByRole('button', { name: 'Closed starter…' }).click();
+      await page.getByRole('button', { name: 'Begin: Closed starter' }).click();
+      await page.getByRole('button', { name: 'Done', exact: true }).click();
+      for (const frame of [1, 2, 3])
+        for (const side of ['one side', 'the other'])
+          await page.getByRole('button', { name: `Frame ${frame}, ${side}` }).click();
+      await page.getByRole('button', { name: 'Done', exact: true }).click();
+      for (let shakes = 0; shakes < 7; shakes++)
+        await page.getByRole('button', { name: /^A frame shaken in/ }).click();
+    },
+  },
+  { name: 'guide', path: '/guide#boxes-by-what-they-are-for' },
   { name: 'yard-phone', path: '/yard', phone: true, theme: 'yard' },
   {
-    name: 'compartment-phone',
-    path: '/yard',
+    name: 'walk-phone',
+    path: '/yard?view=today',
     phone: true,
-    before: async (page) => {
-      await page.getByRole('button', { name: 'B3 · West' }).click();
-      await page.getByRole('heading', { name: 'B3 · West' }).waitFor();
-    },
+    before: (page) => page.getByRole('link', { name: 'Walk' }).click(),
   },
   { name: 'ledger', path: '/ledger' },
 ];

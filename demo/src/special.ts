@@ -100,6 +100,7 @@ export function specialBoxes({ designs, yards, year }: Special): Diary {
   const changing = hive('C1', on('05-04'), 'laying');
   for (const day of ['05-08', '05-16', '05-24'])
     diary.write('fed', on(day), { ...changing, feed: 'syrup11', amount_kg: 3 }, { hour: 19 });
+  change(seed, diary, room('C1'), year);
   const shown = hive('V1', on('05-08'), 'laying');
   diary.write(
     'outingLeft',
@@ -127,6 +128,22 @@ const LOTS = [
 const SEED = 51;
 
 type Of = { box: string; colony: string };
+
+/** The colony between two frames: its queen went above in mid-May, and its last drones below emerge in June. */
+function change(seed: Seed, diary: Diary, { box, bays }: Room, year: number): void {
+  const run = seed.id();
+  diary.write('playbookBegun', `${year}-05-04`, { box, run, playbook: 'formatChange', bays }, { hour: 11 });
+  for (const [step, day] of [
+    ['below', '05-04'],
+    ['above', '05-04'],
+    ['syrup', '05-08'],
+    ['drawn', '05-16'],
+    ['queenUp', '05-17'],
+    ['entrance', '05-17'],
+    ['syrup', '05-24'],
+  ] as const)
+    diary.write('stepTicked', `${year}-${day}`, { box, run, step }, { hour: step === 'below' ? 12 : 18 });
+}
 
 /** Every four days a frame of her youngest larvae is taken, and a drawn comb given for it. */
 function donor(seed: Seed, diary: Diary, of: Of, { slots }: Room, year: number): void {

@@ -1,6 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import { plusDays } from '@yellow-cell/core';
-import { CircleHelp, Settings2 } from 'lucide-react';
+import { BookOpen, CircleHelp, Settings2 } from 'lucide-react';
 import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { DrawingDefs } from '../drawing/BoxShapes.tsx';
@@ -122,6 +122,9 @@ function Desk() {
           >
             <Settings2 size={19} aria-hidden />
           </button>
+          <NavLink to="/guide" className="rounded p-2 max-sm:hidden" aria-label="Guide" title="Guide">
+            <BookOpen size={19} aria-hidden />
+          </NavLink>
           <button
             type="button"
             className="rounded p-2 max-sm:hidden"

@@ -37,6 +37,11 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
 
   return (
     <Modal title="Settings" onClose={onClose}>
+      <p className="mb-2 sm:hidden">
+        <Link className="inline-flex min-h-12 items-center underline" to="/guide" onClick={onClose}>
+          The guide: words, boxes, calendar, playbooks
+        </Link>
+      </p>
       <form onSubmit={save}>
         <TextField
           label="Your name, as entries bear it"

@@ -69,6 +69,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../yard/QueenScreen.tsx')).QueenScreen }),
           },
           {
+            path: 'guide',
+            lazy: async () => ({ Component: (await import('../guide/GuideScreen.tsx')).GuideScreen }),
+          },
+          {
             path: 'models',
             lazy: async () => ({ Component: (await import('../models/ModelsScreen.tsx')).ModelsScreen }),
           },

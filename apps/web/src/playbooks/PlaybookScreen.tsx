@@ -1,6 +1,14 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Run, Yard } from '@yellow-cell/contract';
-import { openSteps, playbooks, progressOf, type StepProgress, showDay, showTime } from '@yellow-cell/core';
+import {
+  openSteps,
+  playbooks,
+  progressOf,
+  type StepProgress,
+  showDay,
+  showTime,
+  slugOf,
+} from '@yellow-cell/core';
 import { Bell, Check, Circle, Minus, Printer, RotateCw } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -66,6 +74,9 @@ function Led({ view, boxView, run }: { view: YardView; boxView: BoxView; run: Ru
           </span>
           <span className="no-print ml-auto flex gap-2">
             <TellMe />
+            <Link className="button min-h-11" to={`/guide#${slugOf(title)}`}>
+              Guide
+            </Link>
             <button
               type="button"
               className="button hidden min-h-11 sm:inline-flex"

@@ -2,7 +2,7 @@ import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
 import { clockBySun, countOf, statusLine } from '@yellow-cell/core';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { yardsQuery } from '../app/queries.ts';
@@ -28,13 +28,10 @@ function OneWalk({ yard }: { yard: Yard }) {
   const { on, now, isToday } = useAsOf();
   const [params] = useSearchParams();
   const view = useYard(yard);
-  const [walk, setWalk] = useState<Walk>(
+  const [walk, go] = useState<Walk>(
     () => keptWalk(yard.id, on) ?? newWalk(view, now, params.get('from') ?? undefined),
   );
-  const go = (next: Walk) => {
-    keepWalk(next);
-    setWalk(next);
-  };
+  useEffect(() => keepWalk(walk), [walk]);
   if (!isToday) return <p className="p-5">A walk is of today. Press T for today.</p>;
   if (walk.boxes.length === 0)
     return (

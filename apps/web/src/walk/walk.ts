@@ -17,9 +17,10 @@ export interface Walk {
 
 const SHELF = 'yc-walk';
 
+/** One that is on its way; what is over is begun anew. */
 export const keptWalk = (yard: string, on: string): Walk | undefined => {
   const walk = readKept<Walk>(SHELF);
-  return walk?.yard === yard && walk.on === on ? walk : undefined;
+  return walk?.yard === yard && walk.on === on && walk.at < walk.boxes.length ? walk : undefined;
 };
 export const keepWalk = (walk: Walk | undefined): void => keep(SHELF, walk);
 
