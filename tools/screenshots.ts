@@ -89,7 +89,6 @@ const shots: readonly Shot[] = [
   },
   { name: 'rounds', path: '/rounds' },
   { name: 'yard', path: '/yard', before: compartment('B7 Middle') },
-  { name: 'yard-week-ahead', path: '/yard?on=2026-06-07', theme: 'dark' },
   {
     name: 'yard-live',
     path: '/yard',
