@@ -20,9 +20,15 @@ test.describe('the yard', () => {
     await page.getByRole('button', { name: 'Eggs seen' }).click();
     await insist(page);
     await page.getByRole('button', { name: 'Score the pattern…' }).click();
-    await page.getByLabel('Pattern: share').fill('88');
+    // Pressed before anything was scored, nothing is kept.
+    await page.getByRole('button', { name: 'Save the score' }).click();
+    await expect(page.getByPlaceholder('not scored yet')).toBeVisible();
+    await page.getByRole('button', { name: '90', exact: true }).click();
+    await page.getByLabel(/^Marked white, number/).check();
+    await page.getByLabel('Number of her mark').fill('701');
     await page.getByRole('button', { name: 'Save the score' }).click();
     await insist(page);
+    await expect(page.getByText(/pattern 90 %, marked white 701/).first()).toBeVisible();
     await expect(slip(page).getByText('proven since 31 May 2026')).toBeVisible();
     await page.goto('/ledger');
     expect(await takesOf(page)).toBe(before + 1);

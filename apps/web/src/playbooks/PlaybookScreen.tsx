@@ -12,6 +12,7 @@ import {
 import { Bell, Check, Circle, Minus, Printer, RotateCw } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { useAsOf } from '../app/now.ts';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog, withdrawal } from '../app/useLog.ts';
@@ -49,6 +50,7 @@ function InYard({ yard }: { yard: Yard }) {
 function Led({ view, boxView, run }: { view: YardView; boxView: BoxView; run: Run }) {
   const say = useSay();
   const now = useNow();
+  const { isToday } = useAsOf();
   const { title, why, steps: all } = playbooks[run.playbook];
   const steps = progressOf(run, view.constants);
   const open = openSteps(run, view.constants);
@@ -89,7 +91,8 @@ function Led({ view, boxView, run }: { view: YardView; boxView: BoxView; run: Ru
         <p className="mb-2 hidden text-soft sm:block">{why}</p>
         <div className="grid gap-5 lg:grid-cols-[3fr_2fr]">
           <div>
-            {open.map((progress) => (
+            {!isToday && <p className="py-2">As it stood on this day. Steps are entered today: press T.</p>}
+            {(isToday ? open : []).map((progress) => (
               <StepCard
                 key={progress.step.id}
                 view={view}
@@ -101,12 +104,14 @@ function Led({ view, boxView, run }: { view: YardView; boxView: BoxView; run: Ru
                 large={progress.is === 'now'}
               />
             ))}
-            <Ending
-              view={view}
-              boxView={boxView}
-              run={run}
-              left={steps.filter(({ is }) => is === 'now').length}
-            />
+            {isToday && (
+              <Ending
+                view={view}
+                boxView={boxView}
+                run={run}
+                left={steps.filter(({ is }) => is === 'now').length}
+              />
+            )}
           </div>
           <section aria-label="All steps">
             <h2 className="eyebrow">All steps</h2>
@@ -160,6 +165,7 @@ function StepLine({
   now: string;
 }) {
   const log = useLog();
+  const { isToday } = useAsOf();
   const { step, is } = progress;
   const told = run.steps[step.id];
   const Icon = step.every && is !== 'skipped' ? RotateCw : ICONS[is];
@@ -180,7 +186,7 @@ function StepLine({
         )}
         {clock && <span className="block text-sm font-normal">{clock}</span>}
       </span>
-      {told && !run.ended && (
+      {told && !run.ended && isToday && (
         <button
           type="button"
           className="no-print min-h-11 shrink-0 px-1 text-sm font-normal underline"

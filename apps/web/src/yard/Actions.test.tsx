@@ -84,7 +84,7 @@ async function carryOut(server: Server, name: string): Promise<void> {
     for (const field of screen.queryAllByRole<HTMLInputElement>('textbox'))
       if (field.value === '')
         fireEvent.change(field, {
-          target: { value: /seams|how many|wild/i.test(labelOf(field)) ? '2' : 'Some' },
+          target: { value: /seams|how many|wild|pattern/i.test(labelOf(field)) ? '2' : 'Some' },
         });
     fireEvent.click(save);
   }
