@@ -1,19 +1,22 @@
-import type { Run } from '@yellow-cell/contract';
+import type { Measures, Run } from '@yellow-cell/contract';
 import {
   countsOf,
   dayOf,
   type Fact,
+  type Guide,
   guidances,
   instantOf,
   phaseOf,
+  readWeight,
   type Scene,
   type StepProgress,
+  showWeight,
 } from '@yellow-cell/core';
 import { AlarmClock, Check, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../app/ids.ts';
-import { useSay } from '../app/units.ts';
+import { useMeasures, useSay } from '../app/units.ts';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
 import { TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
@@ -43,7 +46,8 @@ export function StepCard({ view, boxView, room, run, progress, now, large }: Ste
   const { step } = progress;
   const guide = guidances[run.playbook].steps[step.id];
   const { zone } = run.begun;
-  const [amount, setAmount] = useState(() => (guide?.amount ? String(guide.amount.usual) : ''));
+  const measures = useMeasures();
+  const [amount, setAmount] = useState(() => usualOf(guide, measures));
   const [words, setWords] = useState('');
   const [hour, setHour] = useState(String(HOME_BY_H));
   const [reason, setReason] = useState('');
@@ -51,10 +55,11 @@ export function StepCard({ view, boxView, room, run, progress, now, large }: Ste
   const [refused, setRefused] = useState<string>();
   if (!guide) return null;
   const home = numberIn(hour);
-  const given = guide.amount ? numberIn(amount) : undefined;
+  const given =
+    guide.amount && (guide.amount.weight ? readWeight(amount, measures.weight) : numberIn(amount));
   const badAmount =
     guide.amount && !(given !== undefined && given >= guide.amount.least && given <= guide.amount.most)
-      ? `From ${guide.amount.least} to ${guide.amount.most}.`
+      ? say(`From ${guide.amount.least} to ${guide.amount.most}${guide.amount.weight ? ' kg' : ''}.`)
       : undefined;
   const badHour = guide.home && !(home >= 0 && home < 24) ? 'An hour from 0 to 23.' : undefined;
   const scene: Scene = {
@@ -137,7 +142,7 @@ export function StepCard({ view, boxView, room, run, progress, now, large }: Ste
       )}
       {guide.where && (
         <p className="mt-1">
-          <strong>Who is where:</strong> {guide.where}
+          <strong>Who is where:</strong> {say(guide.where)}
         </p>
       )}
       <p className="mt-1">{say(guide.how)}</p>
@@ -191,7 +196,11 @@ export function StepCard({ view, boxView, room, run, progress, now, large }: Ste
       <div className="no-print mt-2">
         {guide.amount && (
           <TextField
-            label={guide.amount.label}
+            label={
+              guide.amount.weight
+                ? `${guide.amount.label} (${measures.weight}, or with its unit)`
+                : guide.amount.label
+            }
             inputMode="decimal"
             value={amount}
             problem={badAmount}
@@ -273,12 +282,20 @@ export function StepCard({ view, boxView, room, run, progress, now, large }: Ste
       {guide.wrong && (
         <details className="mt-2" open={phase === 'late'}>
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">When it goes wrong</summary>
-          {guide.wrong}
+          {say(guide.wrong)}
         </details>
       )}
     </article>
   );
 }
+
+/** What is usual, in the breeder’s own measure. */
+const usualOf = (guide: Guide | undefined, measures: Measures): string =>
+  guide?.amount
+    ? guide.amount.weight
+      ? showWeight(guide.amount.usual, measures)
+      : String(guide.amount.usual)
+    : '';
 
 const factWords = (facts: readonly Fact[], view: YardView, zone: string): string =>
   [...new Set(facts.map((fact) => eventLine({ ...fact, zone }, view.state)))].join('; ');

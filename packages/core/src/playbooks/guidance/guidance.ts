@@ -48,8 +48,8 @@ export interface Guide {
   wrong?: string;
   caution?: string;
   tally?: Tally;
-  /** What it asks for before it is ticked. */
-  amount?: { label: string; usual: number; least: number; most: number };
+  /** What it asks for before it is ticked; a weight is in kg, and typed in the breeder’s own. */
+  amount?: { label: string; weight?: true; usual: number; least: number; most: number };
   words?: { label: string };
   /** True where it asks for the hour by which they are home. */
   home?: true;

@@ -1,5 +1,6 @@
+import { syrup, WILD_CELLS } from './amounts.ts';
 import { hasBees, noFreeQueen } from './checks.ts';
-import { fed, searched, serves } from './facts.ts';
+import { serves } from './facts.ts';
 import type { Guidance } from './guidance.ts';
 
 export const bank: Guidance = {
@@ -16,8 +17,7 @@ export const bank: Guidance = {
     brood: {
       how: 'A frame about to emerge and some open brood; each frame shaken clean and searched.',
       skipped: 'Nurses age in a fortnight, and a wild cell emerges unseen.',
-      amount: { label: 'Wild cells torn down', usual: 0, least: 0, most: 200 },
-      facts: searched(({ amount = 0 }) => amount),
+      ...WILD_CELLS,
     },
     room: {
       how: 'In the room of two frames, brood on both sides of it.',
@@ -44,8 +44,7 @@ export const bank: Guidance = {
     feed: {
       how: 'Thin syrup or fondant, little and steadily.',
       skipped: 'The outer queens are fed last.',
-      amount: { label: 'Syrup 1:1 (kg)', usual: 1, least: 0.1, most: 10 },
-      facts: fed('syrup11', 1),
+      ...syrup(1),
     },
     reload: {
       how: 'About to emerge, searched on both sides for a queen, eggs and cells; a spent comb out.',
@@ -59,8 +58,7 @@ export const bank: Guidance = {
       skipped: 'One virgin ends a bank.',
       wrong:
         'A virgin is loose: take the cages out at once, into another bank or warm with attendants, and find her.',
-      amount: { label: 'Wild cells torn down', usual: 0, least: 0, most: 200 },
-      facts: searched(({ amount = 0 }) => amount),
+      ...WILD_CELLS,
     },
     empty: {
       how: 'Oldest first; no attendants for a hand-over nearby, attendants and candy for the post. Enter each as taken.',

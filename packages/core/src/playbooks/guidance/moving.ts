@@ -1,5 +1,6 @@
+import { syrup, WILD_CELLS } from './amounts.ts';
 import { canFly, firstOf, hasBees, isShut, queenKnown } from './checks.ts';
-import { eggsSeen, fed, holesClosed, left, queenSeen, returned, searched, serves, turned } from './facts.ts';
+import { eggsSeen, holesClosed, left, queenSeen, returned, serves, turned } from './facts.ts';
 import type { Guidance } from './guidance.ts';
 
 const LIFT =
@@ -21,8 +22,7 @@ export const formatChange: Guidance = {
     syrup: {
       how: '1:1, all along, also in a flow: wax is built on it.',
       skipped: 'Foundation stays as it is, or is gnawed.',
-      amount: { label: 'Syrup 1:1 (kg)', usual: 2.5, least: 0.1, most: 20 },
-      facts: fed('syrup11', 2.5),
+      ...syrup(2.5),
     },
     drawn: {
       how: 'Ten to fourteen days. Lift the lid, look between the two middle frames.',
@@ -143,14 +143,12 @@ export const joining: Guidance = {
     fed: {
       how: 'A little, inside, at dusk.',
       skipped: 'In a dearth they rob one another.',
-      amount: { label: 'Syrup 1:1 (kg)', usual: 0.5, least: 0.1, most: 10 },
-      facts: fed('syrup11', 0.5),
+      ...syrup(0.5),
     },
     look: {
       how: 'After a week: bees that dislike the new smell raise a wild cell. Take it down, look again.',
       skipped: 'A wild virgin may supersede the queen that was chosen.',
-      amount: { label: 'Wild cells torn down', usual: 0, least: 0, most: 200 },
-      facts: searched(({ amount = 0 }) => amount),
+      ...WILD_CELLS,
     },
   },
 };
@@ -194,8 +192,7 @@ export const parting: Guidance = {
     fed: {
       how: 'A frame of stores each, or thin syrup.',
       skipped: 'The weaker part starves in the first cold week.',
-      amount: { label: 'Syrup 1:1 (kg)', usual: 1, least: 0.1, most: 10 },
-      facts: fed('syrup11', 1),
+      ...syrup(1),
     },
     look: {
       how: 'Eggs in both after a week; the one without gets a cell or a queen.',

@@ -1,5 +1,6 @@
+import { syrup } from './amounts.ts';
 import { canFly, firstOf, hasBees, isShut, queenKnown } from './checks.ts';
-import { both, fed, left, queenSeen, returned, serves, turned } from './facts.ts';
+import { both, left, queenSeen, returned, serves, turned } from './facts.ts';
 import type { Guidance, Tally } from './guidance.ts';
 
 const GLASS = 'Sun behind glass heats a box in minutes: shade at every stop, and look in often. Edges cut.';
@@ -177,8 +178,7 @@ export const standingGlass: Guidance = {
     look: {
       how: 'Room for a frame, stores at the edge, eggs, drops on the glass.',
       skipped: 'A small colony behind glass starves or swarms within weeks.',
-      amount: { label: 'Syrup 1:1 given (kg)', usual: 0, least: 0, most: 10 },
-      facts: fed('syrup11', 0),
+      ...syrup(0),
     },
     out: {
       how: 'Into an insulated box while days still reach 15 °C.',

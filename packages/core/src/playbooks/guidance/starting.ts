@@ -1,6 +1,7 @@
 import { countOf } from '../../say/words.ts';
+import { syrup, WILD_CELLS } from './amounts.ts';
 import { firstOf, hasBees, isShut, noFreeQueen, queenKnown } from './checks.ts';
-import { both, eggsSeen, fed, queenSeen, searched, serves, turned } from './facts.ts';
+import { both, eggsSeen, queenSeen, serves, turned } from './facts.ts';
 import type { Counts, Fact, Guidance, Guide, Scene, Tally } from './guidance.ts';
 import { beesForCells, cellsOfBees, starterBees } from './starterBees.ts';
 
@@ -38,7 +39,7 @@ const bees: Tally = {
   said: (scene, counts) => {
     const { shake = 0, frame = 0 } = counts;
     const kg = beesOf(scene, counts);
-    return `${countOf(shake, 'frame')} shaken, ${frame} put in: about ${kg.toFixed(1)} of ${beesWanted(scene).toFixed(1)} kg of bees.`;
+    return `${countOf(shake, 'frame')} shaken, ${frame} put in: about ${kg.toFixed(1)} kg of bees; ${beesWanted(scene).toFixed(1)} kg are wanted.`;
   },
   lacks: (scene, counts) => {
     const { constants, run } = scene;
@@ -173,8 +174,7 @@ export const closedStarter: Guidance = {
     syrup: {
       how: 'Thin syrup, from one end, so that none runs onto bees or bar. It is the last thing before the lid.',
       skipped: 'Shut in they cannot forage, and feed no larvae on an empty stomach.',
-      amount: { label: 'Syrup 1:1 (kg)', usual: 1, least: 0.1, most: 10 },
-      facts: fed('syrup11', 1),
+      ...syrup(1),
     },
     moved: {
       how: 'About a day after it was closed: count the cups with a rim of wax, carry the bar upright, shielded from sun and wind, beside open brood.',
@@ -223,16 +223,14 @@ export const flyingStarter: Guidance = {
     feed: {
       how: 'A little thin syrup, daily without a flow.',
       skipped: 'Without a flow they feed few larvae.',
-      amount: { label: 'Syrup 1:1 (kg)', usual: 1, least: 0.1, most: 10 },
-      facts: fed('syrup11', 1),
+      ...syrup(1),
     },
     grafts: { ...graftsIn, caution: STINGS },
     counted: COUNT,
     search: {
       how: 'Every frame, shaken clean: wild cells hide at the lower edge and in corners.',
       skipped: 'A wild virgin emerges first, and tears the cells down.',
-      amount: { label: 'Wild cells torn down', usual: 0, least: 0, most: 200 },
-      facts: searched(({ amount = 0 }) => amount),
+      ...WILD_CELLS,
     },
     moved: {
       how: 'Upright and shielded, beside open brood of the finisher. Or they are sealed here.',
@@ -273,8 +271,7 @@ export const allInOne: Guidance = {
     feed: {
       how: 'Thin syrup and pollen; with frost at night, insulated.',
       skipped: 'Early in the year there is no flow to feed larvae on.',
-      amount: { label: 'Syrup 1:1 (kg)', usual: 0.5, least: 0.1, most: 10 },
-      facts: fed('syrup11', 0.5),
+      ...syrup(0.5),
     },
     grafts: { ...graftsHere, where: 'The queen behind the closed sheet.' },
     counted: COUNT,
@@ -286,8 +283,7 @@ export const allInOne: Guidance = {
     search: {
       how: 'Both sides, every frame.',
       skipped: 'A wild virgin tears the cells down.',
-      amount: { label: 'Wild cells torn down', usual: 0, least: 0, most: 200 },
-      facts: searched(({ amount = 0 }) => amount),
+      ...WILD_CELLS,
     },
     out: {
       how: 'On the tenth day from the graft, upright, unjolted, warm.',
@@ -315,8 +311,7 @@ export const finisher: Guidance = {
     search: {
       how: 'Every frame above, shaken clean.',
       skipped: 'A wild virgin tears the cells down.',
-      amount: { label: 'Wild cells torn down', usual: 0, least: 0, most: 200 },
-      facts: searched(({ amount = 0 }) => amount),
+      ...WILD_CELLS,
     },
     cells: {
       how: 'Upright, shielded from sun and wind, between the frames of open brood.',
@@ -331,14 +326,12 @@ export const finisher: Guidance = {
     feed: {
       how: 'A litre or so of thin syrup a day while nothing flows.',
       skipped: 'Cells of a hungry finisher are small, their queens too.',
-      amount: { label: 'Syrup 1:1 (kg)', usual: 1.2, least: 0.1, most: 10 },
-      facts: fed('syrup11', 1.2),
+      ...syrup(1.2),
     },
     care: {
       how: 'Young brood and eggs up, emptied combs and old brood down; search each frame as it passes.',
       skipped: 'Nurses go where young brood is, and wild cells ripen unseen.',
-      amount: { label: 'Wild cells torn down', usual: 0, least: 0, most: 200 },
-      facts: searched(({ amount = 0 }) => amount),
+      ...WILD_CELLS,
     },
     out: {
       how: 'On the tenth day from the graft: to the rooms, the incubator, or under cages.',
@@ -390,8 +383,7 @@ export const holding: Guidance = {
     feed: {
       how: 'At once, on the flying side. Shut on vent only while wasps are about, for two or three days.',
       skipped: 'A small colony that was moved forages little.',
-      amount: { label: 'Syrup 1:1 (kg)', usual: 0.5, least: 0.1, most: 10 },
-      facts: fed('syrup11', 0.5),
+      ...syrup(0.5),
     },
     comb: {
       how: 'The frame of youngest larvae out to be grafted, an empty drawn comb in its place. For a graft on a day, the empty comb goes in four days before.',
