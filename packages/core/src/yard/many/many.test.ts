@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { deriveBox } from '../../box/model.ts';
 import { plusDays } from '../../calendar/days.ts';
 import { defaultConstants } from '../../constants/registry.ts';
+import { familyDesign } from '../../families/build.ts';
 import { boxViews } from '../boxView.ts';
 import { fold } from '../fold.ts';
 import { known, stockedIn, threeWayDesign, told, YARD } from '../story.test.kit.ts';
@@ -59,6 +60,37 @@ describe('many at once', () => {
     expect(found([...stocked, ...shut], 'open', day(4))).toEqual(['B1 0 due']);
     const starter = told('roleSet', day(1), { box: 'b1', role: 'starter' });
     expect(found([...stocked, ...shut, starter], 'open')).toEqual([]);
+  });
+
+  it('leaves alone what is closed or empty on purpose: a donor’s side, a starter, a bank', () => {
+    const roomsOf = (family: Parameters<typeof familyDesign>[0], act: ManyAct, queen = false) => {
+      const content = familyDesign(family);
+      const version = { id: 'v', number: 1, content, note: '', savedAt: '', savedBy: '' };
+      const shelf = {
+        designs: new Map([['d', { id: 'd', name: family, versions: [version] }]]),
+        yards: new Set([YARD]),
+      };
+      const bays = [...(deriveBox(content).compartments[0]?.bays ?? [])];
+      const events = [
+        told('boxBuilt', day(-9), { box: 'x', label: 'X', design: 'd', version: 1 }),
+        told('boxPlaced', day(-8), {
+          box: 'x',
+          yard: YARD,
+          stand: '1',
+          east_m: 1,
+          north_m: 1,
+          bearing_deg: 180,
+        }),
+        ...(queen ? [stockedIn('c', 0, day(0), { box: 'x', bays, queen: 'laying' })] : []),
+      ];
+      const on = { on: day(4), today: day(4) };
+      return manyRooms(boxViews(fold(shelf, events), shelf, YARD, defaultConstants, on), act).length;
+    };
+    expect(roomsOf('donorHolding', 'open', true)).toBe(0);
+    expect((['starter', 'bank', 'allInOne'] as const).map((family) => roomsOf(family, 'stock'))).toEqual([
+      0, 0, 0,
+    ]);
+    expect(roomsOf('nucleus', 'stock')).toBe(1);
   });
 
   it('finds covers off, and strips that hang where bees are gone', () => {

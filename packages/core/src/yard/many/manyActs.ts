@@ -1,6 +1,7 @@
-import type { DueKind, Queen, QueenColour, Status } from '@yellow-cell/contract';
+import type { DueKind, Queen, QueenColour, Role, Status } from '@yellow-cell/contract';
 import { LETS_OUT } from '../../reach/reach.ts';
 import type { BoxView, CompartmentView } from '../boxView.ts';
+import { proposedRole } from '../roles/roleOf.ts';
 import { roles } from '../roles/roles.ts';
 import { statusAfter } from '../transitions.ts';
 
@@ -33,13 +34,19 @@ interface Many {
 const reckoned = ({ colony, shares }: CompartmentView): boolean =>
   colony !== undefined && shares === undefined;
 
+/** Rooms that are stocked with brood and bees, by what they were built for. */
+const TAKES_BROOD: readonly Role[] = ['mating', 'growing', 'flying'];
 const LAYING: readonly Status[] = ['laying', 'proven', 'queenright'];
 
 export const manyActs: Readonly<Record<ManyAct, Many>> = {
   stock: {
     title: 'Stock',
     dues: [],
-    fits: ({ colony, frames }) => colony === undefined && frames > 0,
+    fits: ({ colony, frames, role, bays }, { design }) =>
+      colony === undefined &&
+      frames > 0 &&
+      role === 'empty' &&
+      TAKES_BROOD.includes(proposedRole({ design, bays, colony })),
   },
   cell: {
     title: 'Give a cell',
@@ -89,8 +96,9 @@ export const manyActs: Readonly<Record<ManyAct, Many>> = {
   open: {
     title: 'Open entrances',
     dues: ['openEntrance'],
+    // A side that is closed on purpose, while its bees fly from another, stays so.
     fits: (room, box) =>
-      room.colony !== undefined && room.role !== 'starter' && doorsOf(room, box, false).length > 0,
+      room.colony?.shutOn !== undefined && room.role !== 'starter' && doorsOf(room, box, false).length > 0,
   },
   shut: {
     title: 'Shut on vent',
