@@ -85,6 +85,16 @@ test('a day of forty three-way boxes: built, placed, stocked, cells, eggs, marke
   await expect.poll(statuses, { timeout: 60_000 }).toBe('proven proven proven');
 });
 
+/** A thumb across the picture of the box, from one x to another. */
+async function swipe(page: Page, from: number, to: number): Promise<void> {
+  const touch = await page.context().newCDPSession(page);
+  const at = (type: 'touchStart' | 'touchMove' | 'touchEnd', x?: number) =>
+    touch.send('Input.dispatchTouchEvent', { type, touchPoints: x === undefined ? [] : [{ x, y: 250 }] });
+  await at('touchStart', from);
+  for (let part = 1; part <= 5; part++) await at('touchMove', from + ((to - from) * part) / 5);
+  await at('touchEnd');
+}
+
 test('a walk goes from box to box, and says at its end what was done and what is left', async ({ page }) => {
   await page.goto('/yard?view=today');
   await page.getByRole('link', { name: 'Walk' }).tap();
@@ -101,5 +111,10 @@ test('a walk goes from box to box, and says at its end what was done and what is
   await expect(page.getByRole('heading', { level: 1 })).toContainText(`${boxes} boxes walked past`);
   await expect(page.getByText('Nothing was entered.')).toBeVisible();
   await page.getByRole('button', { name: 'Back', exact: true }).tap();
+  await expect(place).toHaveText(`box ${boxes} of ${boxes}`);
+  // A thumb pulls the box before back into sight.
+  await swipe(page, 60, 330);
+  await expect(place).toHaveText(`box ${boxes - 1} of ${boxes}`);
+  await swipe(page, 330, 60);
   await expect(place).toHaveText(`box ${boxes} of ${boxes}`);
 });

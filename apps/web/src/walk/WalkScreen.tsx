@@ -1,4 +1,5 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
+import { useDrag } from '@use-gesture/react';
 import type { Yard } from '@yellow-cell/contract';
 import { clockBySun, countOf, statusLine } from '@yellow-cell/core';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
@@ -89,6 +90,14 @@ function AtBox({
     go({ ...walk, at: walk.at + by, passed });
   };
   const next = walk.boxes[walk.at + 1];
+  // The next box lies ahead of the thumb: pulled to the left, one goes on.
+  const swipe = useDrag(
+    ({ swipe: [x] }) => {
+      if (x < 0) step(1);
+      else if (x > 0 && walk.at > 0) step(-1);
+    },
+    { axis: 'x', filterTaps: true },
+  );
   return (
     <main className="flex h-full flex-col bg-sheet">
       <div className="min-h-0 flex-1 overflow-y-auto px-4 pt-2 sm:px-5">
@@ -102,7 +111,9 @@ function AtBox({
               box {walk.at + 1} of {walk.boxes.length}
             </span>
           </div>
-          <WalkBox boxView={boxView} />
+          <div {...swipe()} className="touch-pan-y">
+            <WalkBox boxView={boxView} />
+          </div>
           <FlyingHours view={view} rooms={compartments} />
           {shown.map((room) => (
             <RoomWork key={room.position} view={view} boxView={boxView} room={room} />
