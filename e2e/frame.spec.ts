@@ -102,6 +102,11 @@ test.describe('every screen', () => {
     await page.getByText('Closed starter', { exact: true }).click();
     await expect(page.getByText(/The clock runs from now/)).toBeVisible();
     await expect(page.getByRole('heading', { name: 'Two-format changer' })).toBeAttached();
+    const line = page.getByLabel(/^Find a box/);
+    await line.fill('queen bank');
+    await page.getByRole('option', { name: /Queen bank/ }).click();
+    await expect(page).toHaveURL(/\/guide#queen-bank$/);
+    await expect(page.getByText(/every frame is looked through/)).toBeVisible();
   });
 
   test('at no address says so, and offers the way back', async ({ page }) => {

@@ -58,6 +58,8 @@ test('a day of forty three-way boxes: built, placed, stocked, cells, eggs, marke
   await forAll(page, 'cell', 120, ['H7 West', 'H8 East']);
   await forAll(page, 'opened', 118, ['H9 West']);
   await forAll(page, 'eggs', 118, ['H9 West']);
+  await page.getByLabel('What is entered').first().selectOption('pattern');
+  await page.getByLabel('Pattern of those chosen').fill('85');
   await forAll(page, 'pattern', 117);
   await page.getByLabel('What is entered').first().selectOption('mark');
   await page.getByLabel('First number').fill('101');

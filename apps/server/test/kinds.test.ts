@@ -41,11 +41,12 @@ const log = (entries: Entries, synced: boolean) => post('/api/events', { entries
 /** How far the colony of a box is when entries of a kind are tried. */
 const QUEENLESS: readonly EventKind[] = ['cellGiven', 'queenGiven', 'combined'];
 const WITH_CELL: readonly EventKind[] = ['cellOpened', 'eggsSeen'];
+const OF_RUN: readonly EventKind[] = ['stepTicked', 'stepSkipped', 'stepMarked', 'playbookEnded'];
 
 /** A box of a family with a story that gives entries of a kind something to be about, and the ids that are in it. */
 async function boxFor(kind: EventKind, family: Family): Promise<PickId> {
   const ids = Object.fromEntries(
-    ['box', 'colony', 'attempt', 'round', 'queen', 'frame', 'trial', 'suspicion', 'other', 'cell'].map(
+    ['box', 'colony', 'attempt', 'round', 'queen', 'frame', 'trial', 'suspicion', 'other', 'cell', 'run'].map(
       (name) => [name, randomUUID()],
     ),
   ) as Record<string, string>;
@@ -121,6 +122,17 @@ async function boxFor(kind: EventKind, family: Family): Promise<PickId> {
       entry('eggsSeen', '2026-05-14', { ...of, attempt }),
       entry('queenMarked', '2026-05-15', { ...of, queen: attempt, colour: 'white', clipped: false }),
     );
+  if (OF_RUN.includes(kind)) {
+    parts.step = ['search'];
+    story.push(
+      entry('playbookBegun', '2026-05-16', {
+        box,
+        run: ids.run ?? '',
+        playbook: 'bank',
+        bays: bays.slice(0, 1),
+      }),
+    );
+  }
   expect((await log(story, true)).statusCode).toBe(200);
   ids.queen = QUEENLESS.includes(kind) ? queen : attempt;
   const meant: Record<string, string | undefined> = {
@@ -204,7 +216,7 @@ it.runIf(process.env.YC_WRITE_LOG)('is kept as a file', async () => {
 
 describe('what an event is about', () => {
   it('is said of every field that names a thing with a story, and of no other', () => {
-    const NO_STORY = ['design', 'suspicion', 'strips', 'boxesIn', 'boxesAgainst'];
+    const NO_STORY = ['design', 'suspicion', 'strips', 'boxesIn', 'boxesAgainst', 'run', 'facts'];
     for (const kind of kinds) {
       const named = new Set<string>();
       const pick: PickId = (field) => {

@@ -12,24 +12,28 @@ import { TextField } from '../parts/Field.tsx';
 import { FamilyPages } from './FamilyPages.tsx';
 import { PlaybookPages } from './PlaybookPages.tsx';
 import { RolePages } from './RolePages.tsx';
+import { chapters } from './titles.ts';
 import { useHeading } from './useHeading.ts';
 import { Written } from './Written.tsx';
 
-const titleOf = (text: string): string => /^# (.*)$/m.exec(text)?.[1] ?? '';
-const written = (text: string) => ({ title: titleOf(text), text, page: <Written text={text} /> });
-
-/** In the order in which the work is learnt; what the program knows itself is drawn from its own tables. */
-const CHAPTERS: readonly { title: string; text?: string; page: React.ReactNode }[] = [
-  written(words),
-  written(boxes),
-  { title: 'Boxes by what they are for', page: <FamilyPages /> },
-  written(calendar),
-  { title: 'What a room serves as', page: <RolePages /> },
-  { title: 'Step by step', page: <PlaybookPages /> },
-  written(winter),
-  written(schools),
-  written(cautions),
-];
+/** What is written, by its file; what the program knows itself is drawn from its own tables. */
+const TEXTS: Readonly<Record<string, string>> = {
+  '1-words': words,
+  '2-boxes': boxes,
+  '3-calendar': calendar,
+  '4-winter': winter,
+  '5-schools': schools,
+  '6-cautions': cautions,
+};
+const DRAWN: Readonly<Record<string, React.ReactNode>> = {
+  'Boxes by what they are for': <FamilyPages />,
+  'What a room serves as': <RolePages />,
+  'Step by step': <PlaybookPages />,
+};
+const CHAPTERS = chapters.map((each) => {
+  const text = 'file' in each ? TEXTS[each.file] : undefined;
+  return { title: each.title, text, page: text === undefined ? DRAWN[each.title] : <Written text={text} /> };
+});
 
 /** The work in short, in the program's own words and drawings; read without a network, found by a word, printed. */
 export function GuideScreen() {

@@ -7,6 +7,7 @@ export function useHeading(page: RefObject<HTMLElement | null>): void {
   useEffect(() => {
     if (hash === '') return;
     const heading = page.current?.querySelector<HTMLElement>(`[id="${decodeURIComponent(hash.slice(1))}"]`);
+    heading?.closest('details')?.setAttribute('open', '');
     heading?.scrollIntoView();
     heading?.focus({ preventScroll: true });
   }, [hash, page]);

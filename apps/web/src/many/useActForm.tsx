@@ -52,7 +52,7 @@ export function useActForm(view: YardView, act: ManyAct): ActForm {
   const [feed, setFeed] = useState<Feed>('syrup11');
   const [amount, setAmount] = useState(showWeight(USUAL_FEED_KG, measures));
   const [outBy, setOutBy] = useState(plusDays(view.on, 7 * USUAL_WEEKS));
-  const [pct, setPct] = useState('90');
+  const [pct, setPct] = useState('');
   const year = Number(view.on.slice(0, 4));
   const [colour, setColour] = useState<QueenColour>(yearColour(year));
   const [typedNumber, setNumber] = useState<string>();

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery, useSuspenseQuery } from '@tanstack/react-query';
 import type { Found as FoundThing } from '@yellow-cell/contract';
-import { type QuickAct, readQuickLine, type Unread, warningsOf } from '@yellow-cell/core';
+import { playbooks, type QuickAct, readQuickLine, type Unread, warningsOf } from '@yellow-cell/core';
 import { type Ref, type RefObject, useEffect, useImperativeHandle, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useSilentSince } from '../app/connection.ts';
@@ -8,6 +8,7 @@ import { newId } from '../app/ids.ts';
 import { useZone } from '../app/now.ts';
 import { designsQuery, searchQuery, yardsQuery } from '../app/queries.ts';
 import { useLog } from '../app/useLog.ts';
+import { inGuide } from '../guide/titles.ts';
 import { Chips } from './Chips.tsx';
 import { draftsOf } from './draftsOf.ts';
 import { QuickAnswer } from './QuickAnswer.tsx';
@@ -72,7 +73,9 @@ export function QuickPanel({ ref, typed, input, entered, onUnread, onActive, onD
     setQuickText('');
     onDone();
     const on = new URLSearchParams(search).get('on');
-    navigate(on ? `${path}${path.includes('?') ? '&' : '?'}on=${on}` : path);
+    const [place = '', heading] = path.split('#');
+    const dated = on ? `${place}${place.includes('?') ? '&' : '?'}on=${on}` : place;
+    navigate(heading ? `${dated}#${heading}` : dated);
   };
   const enter = (): void => {
     const chosen = found[at];
@@ -167,6 +170,7 @@ function useFound(typed: string, quick: QuickYard | undefined): Found[] {
     ...yards
       .filter(({ name }) => fits(name))
       .map(({ id, name }): Found => ({ key: id, name, what: 'yard', path: `/yard/${id}` })),
+    ...inGuide(fits, playbooks).map(({ name, path }): Found => ({ key: path, name, what: 'guide', path })),
   ].slice(0, 14);
 }
 

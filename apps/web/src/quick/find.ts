@@ -1,2 +1,2 @@
 export const FIND = 'Find, or enter: B7 west eggs';
-export const findLabel = 'Find a box, a queen, a note, a design or a yard';
+export const findLabel = 'Find a box, a queen, a note, a design, a yard or a page of the guide';

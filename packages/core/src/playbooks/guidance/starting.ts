@@ -191,10 +191,14 @@ export const closedStarter: Guidance = {
       against: isShut,
     },
     tipped: {
-      how: 'Onto a board before the finisher, towards evening: its crowd joins there.',
+      how: 'Onto a board before the finisher, towards evening: its crowd joins there. Enter them as combined with it.',
+      at: 'room',
+      against: ({ room }) =>
+        room.colony
+          ? 'In the record these bees still are here: combine them with those that they joined.'
+          : undefined,
       skipped: 'Shut in any longer they die.',
       wrong: 'Fighting at the entrance: smoke, and spray thin syrup.',
-      facts: turned('open'),
     },
     rest: {
       how: 'Note who gave. They are left alone for their rest, or get brood, before they give again.',
