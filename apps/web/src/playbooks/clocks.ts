@@ -1,8 +1,7 @@
-import { openSteps } from '@yellow-cell/core';
+import { type BoxView, type Constants, openSteps } from '@yellow-cell/core';
 import { useEffect, useSyncExternalStore } from 'react';
 import { keep, readKept } from '../app/kept.ts';
 import { useAsOf } from '../app/now.ts';
-import type { YardView } from '../yard/useYard.ts';
 
 /** A clock that runs in some box, kept on the device so that every screen can show it. */
 export interface Clock {
@@ -13,6 +12,13 @@ export interface Clock {
   zone: string;
   from?: string;
   to?: string;
+}
+
+/** A yard as far as its clocks go. */
+interface Shown {
+  boxes: readonly BoxView[];
+  constants: Constants;
+  yard: { id: string };
 }
 
 const SHELF = 'yc-clocks';
@@ -44,7 +50,7 @@ export const runPath = (yard: string, box: string, run: string): string =>
   `/yard/${yard}/box/${box}/run/${run}`;
 
 /** Keeps what runs in the boxes shown; a day other than today says nothing of it. */
-export function useKeepClocks(view: YardView): void {
+export function useKeepClocks(view: Shown): void {
   const { isToday } = useAsOf();
   useEffect(() => {
     if (isToday) keepClocks(view.yard.id, clocksOf(view));
@@ -52,7 +58,7 @@ export function useKeepClocks(view: YardView): void {
 }
 
 /** Clocks of hours, not of weeks, that run in the boxes shown. */
-function clocksOf({ boxes, constants, yard }: YardView): Clock[] {
+function clocksOf({ boxes, constants, yard }: Shown): Clock[] {
   return boxes.flatMap(({ box }) =>
     (box.runs ?? []).flatMap((run) =>
       openSteps(run, constants)

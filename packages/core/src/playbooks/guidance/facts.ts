@@ -65,14 +65,6 @@ export const returned = (scene: Scene): Fact[] => {
   return colony && scene.room.colony?.outing ? [{ kind: 'outingReturned', payload: colony }] : [];
 };
 
-export const covered =
-  (on: boolean) =>
-  (scene: Scene): Fact[] => {
-    const colony = ofColony(scene);
-    const open = scene.room.colony?.coverOffOn !== undefined;
-    return colony && open === on ? [{ kind: 'coverSet', payload: { ...colony, on } }] : [];
-  };
-
 /** Holes of the part that gave way, closed. */
 export const holesClosed = ({ view, room }: Scene): Fact[] =>
   room.openHoles.map(
