@@ -164,6 +164,7 @@ function StepLine({
   progress: StepProgress;
   now: string;
 }) {
+  const say = useSay();
   const log = useLog();
   const { isToday } = useAsOf();
   const { step, is } = progress;
@@ -181,10 +182,10 @@ function StepLine({
         {told && (
           <span className="block text-sm font-normal">
             {told.skipped === undefined ? 'Done' : `Left out: ${told.skipped}`},{' '}
-            {showTime(told.at, told.zone)}, {showDay(told.on, now.slice(0, 10))}
+            {say(`${showTime(told.at, told.zone)}, ${showDay(told.on, now.slice(0, 10))}`)}
           </span>
         )}
-        {clock && <span className="block text-sm font-normal">{clock}</span>}
+        {clock && <span className="block text-sm font-normal">{say(clock)}</span>}
       </span>
       {told && !run.ended && isToday && (
         <button

@@ -85,7 +85,7 @@ function RunLine({ view, box, run }: { view: YardView; box: string; run: Run }) 
         <span className="flex-1">
           <strong>{playbooks[run.playbook].title}</strong>
           {next ? `: ${next.step.title}` : ': every step is done'}
-          {clock && <span className="block text-sm">{clock}</span>}
+          {clock && <span className="block text-sm">{say(clock)}</span>}
         </span>
         <span className="shrink-0 text-sm text-soft">since {say(showDay(run.begun.on, view.on))}</span>
       </Link>

@@ -137,7 +137,7 @@ export function StepCard({ view, boxView, room, run, progress, now, large }: Ste
           className={`flex items-center gap-2 font-semibold ${phase === 'late' ? 'text-danger' : ''}`}
           role="status"
         >
-          <AlarmClock size={18} aria-hidden /> {clock}
+          <AlarmClock size={18} aria-hidden /> {say(clock)}
         </p>
       )}
       {guide.where && (
