@@ -78,7 +78,7 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
           view={view}
           yards={yards}
           shown={shown}
-          onShow={(next) => setParams((before) => viewed(before, next), { replace: true })}
+          onShow={(next) => setParams(viewed(next), { replace: true })}
           onAdd={() => setAdding(true)}
         />
         <div className="min-h-0 flex-1">
@@ -123,8 +123,12 @@ function shownIn(params: URLSearchParams): Shown {
   return asked ?? (window.matchMedia('(max-width: 640px)').matches ? 'list' : 'map');
 }
 
-const viewed = (before: URLSearchParams, view: Shown): URLSearchParams =>
-  new URLSearchParams({ ...Object.fromEntries(before), view });
+/** From the address itself: while the yard of another day is on its way, what was rendered last still bears the day before. */
+function viewed(view: Shown): URLSearchParams {
+  const params = new URLSearchParams(window.location.search);
+  params.set('view', view);
+  return params;
+}
 
 /** What is known of a day. */
 function weatherWords({ max_C, wind_ms, flying_h }: WeatherDay): string {
