@@ -137,7 +137,7 @@ export { pooledRates, rateProblems } from './mating/pooledRates.ts';
 export { type TakeRate, takeRate } from './mating/takeRate.ts';
 export { nest, nestProblems, nestRounds } from './nest/nest.ts';
 export { TOLERANCE } from './numbers.ts';
-export type { Counts, Fact, Guide, Scene } from './playbooks/guidance/guidance.ts';
+export type { Counts, Fact, Guide, Scene, Tally } from './playbooks/guidance/guidance.ts';
 export { guidances } from './playbooks/guidance/guidances.ts';
 export { playbooks, playbookTable, stepOf } from './playbooks/playbooks.ts';
 export {

@@ -28,7 +28,7 @@ interface ActForm {
   /** What is done, as the button and the message say it. */
   words: string;
   problem: string | undefined;
-  /** The entries for one room, the so-manieth of those chosen. */
+  /** The entries for one room, the nth of those chosen, from 0. */
   drafts: (room: ManyRoom, nth: number) => Draft[];
 }
 

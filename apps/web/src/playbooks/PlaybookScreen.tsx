@@ -17,6 +17,7 @@ import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog, withdrawal } from '../app/useLog.ts';
 import { TextField } from '../parts/Field.tsx';
+import { useJustKept } from '../yard/useJustKept.ts';
 import { type BoxView, useYard, type YardView } from '../yard/useYard.ts';
 import { clockWords } from './clockWords.ts';
 import { StepCard } from './StepCard.tsx';
@@ -51,6 +52,7 @@ function Led({ view, boxView, run }: { view: YardView; boxView: BoxView; run: Ru
   const say = useSay();
   const now = useNow();
   const { isToday } = useAsOf();
+  const { justKept, keep } = useJustKept();
   const { title, why, steps: all } = playbooks[run.playbook];
   const steps = progressOf(run, view.constants);
   const open = openSteps(run, view.constants);
@@ -58,6 +60,7 @@ function Led({ view, boxView, run }: { view: YardView; boxView: BoxView; run: Ru
     boxView.compartments.find(({ bays }) => bays.some((bay) => run.bays.includes(bay))) ??
     boxView.compartments[0];
   if (!room) return null;
+  const last = lastTold(run);
   const done = steps.filter(({ is }) => is === 'done' || is === 'skipped').length;
   return (
     <main className="h-full overflow-y-auto bg-sheet px-4 py-3 sm:px-5 print:h-auto print:overflow-visible">
@@ -102,6 +105,8 @@ function Led({ view, boxView, run }: { view: YardView; boxView: BoxView; run: Ru
                 progress={progress}
                 now={now}
                 large={progress.is === 'now'}
+                inert={justKept !== undefined}
+                onTicked={() => keep(progress.step.title)}
               />
             ))}
             {isToday && (
@@ -124,6 +129,7 @@ function Led({ view, boxView, run }: { view: YardView; boxView: BoxView; run: Ru
                   run={run}
                   progress={progress}
                   now={now}
+                  isLast={progress.step.id === last}
                 />
               ))}
             </ol>
@@ -133,6 +139,13 @@ function Led({ view, boxView, run }: { view: YardView; boxView: BoxView; run: Ru
     </main>
   );
 }
+
+/** The step that was told last. */
+const lastTold = ({ steps }: Run): string | undefined =>
+  Object.entries(steps).reduce<[string, string] | undefined>(
+    (last, [id, { at }]) => (last && last[1] > at ? last : [id, at]),
+    undefined,
+  )?.[0];
 
 /** The browser asks whether it may; without it, page and title tell. */
 function TellMe() {
@@ -157,12 +170,15 @@ function StepLine({
   run,
   progress,
   now,
+  isLast,
 }: {
   number: number;
   boxView: BoxView;
   run: Run;
   progress: StepProgress;
   now: string;
+  /** What was told last can be taken back; what others stand on, only after them. */
+  isLast: boolean;
 }) {
   const say = useSay();
   const log = useLog();
@@ -187,7 +203,7 @@ function StepLine({
         )}
         {clock && <span className="block text-sm font-normal">{say(clock)}</span>}
       </span>
-      {told && !run.ended && isToday && (
+      {told && isLast && !run.ended && isToday && (
         <button
           type="button"
           className="no-print min-h-11 shrink-0 px-1 text-sm font-normal underline"

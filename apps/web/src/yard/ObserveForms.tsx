@@ -1,12 +1,14 @@
 import type { Confidence, Trouble } from '@yellow-cell/contract';
-import { confidenceWords, countOf, instantOf, plusDays, showDay, troubleWords } from '@yellow-cell/core';
+import { confidenceWords, countOf, plusDays, showDay, troubleWords } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
+import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Form, type FormProps, inColony } from './Form.tsx';
+import { useHomeBy } from './useHomeBy.tsx';
 
 /** Seams of bees, counted from above: the usual measure of strength. */
 export function StrengthForm(props: FormProps) {
@@ -120,14 +122,14 @@ export function TroubleForm(props: FormProps) {
 }
 
 /** The latest return of an outing by the clock (handbook 8: home by early evening). */
-const HOME_BY_H = 17;
-
 export function OutingForm(props: FormProps) {
-  const { view } = props;
+  const { now } = useAsOf();
   const [place, setPlace] = useState('');
-  const [hour, setHour] = useState(String(HOME_BY_H));
-  const backAt = numberIn(hour);
-  const problem = backAt >= 0 && backAt < 24 ? undefined : 'An hour from 0 to 23.';
+  const { yard, on } = props.view;
+  const { hour, backBy, problem, field } = useHomeBy(
+    { on, now, zone: yard.zone },
+    'A cool day, shade, hours and not overnight; glass latched and screwed, door, flaps, tray; permission of the place. Sun behind glass heats a box in minutes.',
+  );
   return (
     <Form
       save="They leave"
@@ -135,11 +137,7 @@ export function OutingForm(props: FormProps) {
         place.trim() !== '' &&
         problem === undefined &&
         props.send(`out at “${place.trim()}”, home by ${hour} h`, [
-          draft('outingLeft', {
-            ...inColony(props),
-            place: place.trim(),
-            backBy: instantOf(view.on, Math.floor(backAt), Math.round((backAt % 1) * 60), view.yard.zone),
-          }),
+          draft('outingLeft', { ...inColony(props), place: place.trim(), backBy }),
         ])
       }
       onCancel={props.onCancel}
@@ -151,14 +149,7 @@ export function OutingForm(props: FormProps) {
         value={place}
         onChange={({ target }) => setPlace(target.value)}
       />
-      <TextField
-        label="Home by (hour)"
-        inputMode="decimal"
-        value={hour}
-        problem={problem}
-        hint="A cool day, shade, hours and not overnight; glass latched and screwed, door, flaps, tray; permission of the place. Sun behind glass heats a box in minutes."
-        onChange={({ target }) => setHour(target.value)}
-      />
+      {field}
     </Form>
   );
 }

@@ -4,12 +4,15 @@ import { useEffect, useState } from 'react';
 const INERT_MS = 1_500;
 
 /** What was kept a moment ago, shown in place of the large button until that may be pressed again. */
-export function useJustKept(): { justKept: string | undefined; keep: (name: string | undefined) => void } {
+export function useJustKept(inert_ms = INERT_MS): {
+  justKept: string | undefined;
+  keep: (name: string | undefined) => void;
+} {
   const [justKept, keep] = useState<string>();
   useEffect(() => {
     if (justKept === undefined) return;
-    const timer = setTimeout(() => keep(undefined), INERT_MS);
+    const timer = setTimeout(() => keep(undefined), inert_ms);
     return () => clearTimeout(timer);
-  }, [justKept]);
+  }, [justKept, inert_ms]);
   return { justKept, keep };
 }

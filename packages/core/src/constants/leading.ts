@@ -47,6 +47,13 @@ export const leadingConstants = {
     'Below the excluder drones have emerged after',
   ),
   standingLook_d: constant(7, 'days', 'Standing glazed wall', [2, 21], 'A standing glass is looked to every'),
+  sheKnown_d: constant(
+    4,
+    'days',
+    'Our estimate',
+    [1, 10],
+    'Where she is counts as known since she or her eggs were seen for',
+  ),
   partedLook_d: constant(
     7,
     'days',

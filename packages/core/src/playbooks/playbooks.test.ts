@@ -95,7 +95,7 @@ function tickOf(
     constants: defaultConstants,
     now: at(after),
     backBy: at(after, 17),
-    ...(guide?.amount ? { amount: guide.amount.usual } : {}),
+    ...(guide?.amount ? { amount: guide.amount.usual ?? 20 } : {}),
     fresh: () => `fresh-${after}-${++count}`,
     ...more,
   };
@@ -358,6 +358,22 @@ describe('what is counted and checked', () => {
     expect(bars('lifting', 'lift', ['up', 'back']).refuses('back')).toContain('None is up');
     expect(bars('lifting', 'lift', ['up']).lacks).toContain('still up');
     expect(bars('lifting', 'lift', ['up', 'back']).lacks).toBeUndefined();
+  });
+
+  it('keeps no count that cannot be, and says so; what was counted is carried on', () => {
+    const asked = (amount: number, ...more: LogEvent[]) => {
+      const { known, bays, events } = starter;
+      const story = [...events, begin('closedStarter', bays), ...more];
+      const { guide, scene, facts } = tickOf(known, story, 'moved', 3, { amount, words: 'A1' });
+      return [guide?.against?.(scene)?.slice(0, 24), facts.map(({ kind }) => kind)];
+    };
+    const graft = told('grafted', day(2), { round: 'r', number: 4, donor: 'Sable', grafts: 30 });
+    expect(asked(20)).toEqual(['Round 4 is not grafted y', []]);
+    expect(asked(30, graft)).toEqual([undefined, ['cellsAccepted', 'cellsMoved']]);
+    expect(asked(31, graft)).toEqual(['Round 4 has 30 grafts: 3', []]);
+    expect(asked(0, graft)).toEqual([undefined, ['cellsAccepted']]);
+    // Nothing is counted before somebody has: a figure set beforehand would be kept as one.
+    expect(guidances.closedStarter.steps.moved?.amount?.usual).toBeUndefined();
   });
 
   it('says what speaks against a step as things stand', () => {

@@ -13,15 +13,14 @@ export const firstOf =
 export const hasBees: Check = ({ room }) =>
   room.colony ? undefined : 'No bees are recorded in this room yet.';
 
-/** Days since her eggs or herself were seen that still tell where she is. */
-const FRESH_D = 4;
 const WITH_A_QUEEN: readonly Status[] = ['laying', 'proven', 'queenright', 'virgin'];
-export const queenKnown: Check = ({ room: { colony, queens, status }, now }) => {
+const DAY_MS = 86_400_000;
+export const queenKnown: Check = ({ room: { colony, queens, status }, now, constants: { sheKnown_d } }) => {
   const seen = colony?.evidenceOn;
   if (queens.length === 0 && !WITH_A_QUEEN.includes(status)) return 'No queen is known to be in this room.';
-  return seen !== undefined && Date.parse(now) - Date.parse(seen) <= FRESH_D * 86_400_000
+  return seen !== undefined && Date.parse(now) - Date.parse(seen) <= sheKnown_d * DAY_MS
     ? undefined
-    : `Neither she nor her eggs were seen in this room in the last ${FRESH_D} days.`;
+    : `Neither she nor her eggs were seen in this room in the last ${countOf(sheKnown_d, 'day')}.`;
 };
 
 /** Queens that are known to walk free in it. */

@@ -49,7 +49,16 @@ export interface Guide {
   caution?: string;
   tally?: Tally;
   /** What it asks for before it is ticked; a weight is in kg, and typed in the breeder’s own. */
-  amount?: { label: string; weight?: true; usual: number; least: number; most: number };
+  amount?: {
+    label: string;
+    weight?: true;
+    /** Left out where a figure set beforehand would be taken for one that was counted. */
+    usual?: number;
+    least: number;
+    most: number;
+    /** True where it is asked only of a run whose round is known. */
+    ofRound?: true;
+  };
   words?: { label: string };
   /** True where it asks for the hour by which they are home. */
   home?: true;

@@ -1,3 +1,4 @@
+import { countOf } from '../../say/words.ts';
 import { syrup, WILD_CELLS } from './amounts.ts';
 import { canFly, firstOf, hasBees, isShut, queenKnown } from './checks.ts';
 import { eggsSeen, holesClosed, left, queenSeen, returned, serves, turned } from './facts.ts';
@@ -157,15 +158,14 @@ export const parting: Guidance = {
   against: ({ room }) => (room.colony ? undefined : 'There are no bees in this room to part.'),
   steps: {
     strength: {
-      how: 'Five seams and more together, maxima over 12 °C for a fortnight.',
+      how: 'Count the seams of each from above, on a mild day.',
       skipped: 'Two that are too small dwindle both.',
-      against: ({ room: { colony } }) => {
+      against: ({ room: { colony }, constants: { smallSeams } }) => {
         const seams = colony?.strength?.seams;
-        return seams === undefined
-          ? 'Their seams were not counted.'
-          : seams < 5
-            ? `${seams} seams only when they were counted last.`
-            : undefined;
+        if (seams === undefined) return 'Their seams were not counted.';
+        return seams < smallSeams
+          ? `${countOf(seams, 'seam')} only when they were counted last; below ${smallSeams} a colony is small.`
+          : undefined;
       },
     },
     queen: {

@@ -1,7 +1,8 @@
 import { countOf } from '../../say/words.ts';
 import { syrup, WILD_CELLS } from './amounts.ts';
-import { firstOf, hasBees, isShut, noFreeQueen, queenKnown } from './checks.ts';
-import { both, eggsSeen, queenSeen, serves, turned } from './facts.ts';
+import { CARRIED_ON, COUNT, grafted, tooMany } from './cells.ts';
+import { hasBees, isShut, noFreeQueen, queenKnown } from './checks.ts';
+import { both, queenSeen, serves, turned } from './facts.ts';
 import type { Counts, Fact, Guidance, Guide, Scene, Tally } from './guidance.ts';
 import { beesForCells, cellsOfBees, starterBees } from './starterBees.ts';
 
@@ -75,47 +76,6 @@ function stocked({ view, room, run, fresh }: Scene): Fact[] {
   ];
 }
 
-/** A round that was planned is grafted now; one that stands in the record already is left. */
-function grafted({ state, run }: Scene): Fact[] {
-  const round = run.round === undefined ? undefined : state.rounds.get(run.round);
-  if (!round?.planned) return [];
-  const { id, number, donor, donorQueen, grafts } = round;
-  return [
-    { kind: 'grafted', payload: { round: id, number, donor, grafts, ...(donorQueen ? { donorQueen } : {}) } },
-  ];
-}
-
-/** Those that were taken on, counted. */
-function counted({ state, run, amount }: Scene): Fact[] {
-  const round = run.round === undefined ? undefined : state.rounds.get(run.round);
-  return round && amount !== undefined && amount <= round.grafts
-    ? [{ kind: 'cellsAccepted', payload: { round: round.id, accepted: amount } }]
-    : [];
-}
-
-/** And carried on to the finisher. */
-function toFinisher(scene: Scene): Fact[] {
-  const { run, amount, words } = scene;
-  const count = counted(scene);
-  const [first] = count;
-  if (!first || run.round === undefined || !amount) return count;
-  return [
-    ...count,
-    {
-      kind: 'cellsMoved',
-      payload: { round: run.round, cells: amount, to: 'finisher', ...(words ? { where: words } : {}) },
-    },
-  ];
-}
-
-/** More cells than such bees start, or feed, well. */
-const tooMany =
-  (most: (scene: Pick<Scene, 'constants'>) => number, what: string) =>
-  (scene: Pick<Scene, 'constants'> & { cells?: number }): string | undefined =>
-    scene.cells !== undefined && scene.cells > most(scene)
-      ? `${what} takes ${most(scene)} cells at most; ${scene.cells} are asked of it.`
-      : undefined;
-
 const graftsIn: Guide = {
   how: 'Tap the bees down, lift the cover, hang the bar into its place between pollen and nectar, close. Work quickly: larvae dry in minutes.',
   where: 'No queen and no ripe cell among these bees.',
@@ -125,14 +85,6 @@ const graftsIn: Guide = {
 };
 /** Beside a queen behind her partition. */
 const { against: _, ...graftsHere } = graftsIn;
-const TAKEN = { label: 'Cells taken on', usual: 30, least: 0, most: 1_000 };
-const COUNT: Guide = {
-  how: 'Lift the bar, brush no cell, and count the cups with a rim of new wax and a floating larva.',
-  skipped: 'The round goes on with a guess, and its rooms are planned by it.',
-  amount: TAKEN,
-  facts: counted,
-};
-
 export const closedStarter: Guidance = {
   against: (scene) =>
     scene.room.colony
@@ -181,9 +133,7 @@ export const closedStarter: Guidance = {
       where: 'The finisher’s queen is behind her excluder.',
       skipped: 'A shut starter feeds them for about a day only.',
       wrong: 'Few taken on: a queen or larvae among them, too few or too old bees, dried grafts.',
-      amount: TAKEN,
-      words: { label: 'Into which finisher' },
-      facts: toFinisher,
+      ...CARRIED_ON,
     },
     second: {
       how: 'Bees that are still young take a second batch a day or so later; feed again. Otherwise leave it out, with that as the reason.',
@@ -239,9 +189,7 @@ export const flyingStarter: Guidance = {
     moved: {
       how: 'Upright and shielded, beside open brood of the finisher. Or they are sealed here.',
       skipped: 'Say where they stayed instead.',
-      amount: TAKEN,
-      words: { label: 'Into which finisher' },
-      facts: toFinisher,
+      ...CARRIED_ON,
     },
     queenBack: {
       how: 'Once no cell is left: she goes back in her cage, or the sheet above her comes out.',
@@ -292,113 +240,6 @@ export const allInOne: Guidance = {
     out: {
       how: 'On the tenth day from the graft, upright, unjolted, warm.',
       skipped: 'The first that emerges tears the others down.',
-    },
-  },
-};
-
-export const finisher: Guidance = {
-  against: (scene) =>
-    scene.room.colony
-      ? tooMany(({ constants }) => constants.finisherMost, 'A finisher')(scene)
-      : 'A finisher is a strong colony; there are no bees in this room.',
-  steps: {
-    queen: {
-      how: 'Below an excluder, or beside a tight divider. See her there.',
-      where: 'The queen apart from the cells.',
-      skipped: 'She tears them down.',
-      facts: serves('finisher'),
-    },
-    brood: {
-      how: 'Frames of open brood up, to both sides of the bar: nurses follow it.',
-      skipped: 'Without young brood beside them few nurses come to the cells.',
-    },
-    search: {
-      how: 'Every frame above, shaken clean.',
-      skipped: 'A wild virgin tears the cells down.',
-      ...WILD_CELLS,
-    },
-    cells: {
-      how: 'Upright, shielded from sun and wind, between the frames of open brood.',
-      skipped: 'Started cells are left cold.',
-      against: firstOf(hasBees, ({ run, constants }) =>
-        (run.cells ?? 0) > constants.finisherMost
-          ? `It feeds ${constants.finisherMost} well; ${run.cells} are too many.`
-          : undefined,
-      ),
-      facts: toFinisherHere,
-    },
-    feed: {
-      how: 'A litre or so of thin syrup a day while nothing flows.',
-      skipped: 'Cells of a hungry finisher are small, their queens too.',
-      ...syrup(1.2),
-    },
-    care: {
-      how: 'Young brood and eggs up, emptied combs and old brood down; search each frame as it passes.',
-      skipped: 'Nurses go where young brood is, and wild cells ripen unseen.',
-      ...WILD_CELLS,
-    },
-    out: {
-      how: 'On the tenth day from the graft: to the rooms, the incubator, or under cages.',
-      skipped: 'The first that emerges tears the others down.',
-    },
-    rest: {
-      how: 'A week without cells and without giving, or brood from others.',
-      skipped: 'Worn out, it feeds the next batch poorly.',
-      facts: serves('growing'),
-    },
-  },
-};
-
-/** The round’s cells that are told of nowhere else yet, into this box. */
-function toFinisherHere({ state, run, view, room }: Scene): Fact[] {
-  const round = run.round === undefined ? undefined : state.rounds.get(run.round);
-  const cells = round?.accepted?.cells;
-  if (!round || !cells || round.moved?.some(({ to }) => to === 'finisher')) return [];
-  return [
-    {
-      kind: 'cellsMoved',
-      payload: { round: round.id, cells, to: 'finisher', where: `${view.box.label} ${room.name}` },
-    },
-  ];
-}
-
-export const holding: Guidance = {
-  steps: {
-    combs: {
-      how: 'Two of brood and one drawn and empty, where she will lay next.',
-      skipped: 'Without room she lays nowhere, or twice.',
-    },
-    stores: {
-      how: 'On the side that flies, so that she is fed through the excluder.',
-      skipped: 'The small side starves before it is seen.',
-    },
-    donorIn: {
-      how: 'Run her in from above, or let her walk from her comb. Cover the other half first.',
-      where: 'The donor on her own side, seen there before you close.',
-      skipped: 'Nothing says where she is.',
-      wrong: 'Not seen: look at lid, gloves and the ground; then wait for eggs, and do not close on a guess.',
-      facts: both(serves('donor'), queenSeen),
-    },
-    pass: {
-      how: 'Watch for a few minutes: workers through the excluder, air on her side.',
-      skipped: 'Where they do not pass she starves with bees an arm’s length away.',
-      wrong: 'Widen or clean the excluder; a side without flight is never left shut.',
-    },
-    feed: {
-      how: 'At once, on the flying side. Shut on vent only while wasps are about, for two or three days.',
-      skipped: 'A small colony that was moved forages little.',
-      ...syrup(0.5),
-    },
-    comb: {
-      how: 'The frame of youngest larvae out to be grafted, an empty drawn comb in its place. For a graft on a day, the empty comb goes in four days before.',
-      at: 'frames',
-      where: 'She is known, on another frame, before this one leaves: look at gloves, lid and frame.',
-      skipped: 'She runs out of room, and larvae are of no known age.',
-      facts: eggsSeen,
-    },
-    back: {
-      how: 'Above or below an excluder of her own colony, and free the next day. Her box takes a ripe cell next, and becomes a mating box.',
-      skipped: 'She stays here: then it is a colony of its own, and is fed and wintered as one.',
     },
   },
 };
