@@ -1,6 +1,7 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import { type Day, dayOf } from '@yellow-cell/core';
 import { useParams, useSearchParams } from 'react-router';
+import { paramsNow } from './address.ts';
 import { sessionQuery, yardsQuery } from './queries.ts';
 
 /** The zone in which today is told, and entries are made: that of the yard on screen, else the first yard's, or this device's before there is one. */
@@ -40,7 +41,7 @@ export function useAsOf(): AsOf {
     setOn: (day) =>
       setParams(
         (before) => {
-          const next = new URLSearchParams(before);
+          const next = paramsNow(before);
           if (day === today) next.delete('on');
           else next.set('on', day);
           return next;

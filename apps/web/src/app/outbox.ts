@@ -24,8 +24,8 @@ const listeners = new Set<() => void>();
 const refusals = new Map<string, Problem[]>();
 /** Parcels whose maker still waits for the answer; all others are sent as made without a connection, and so are kept whatever they say. */
 const awaited = new Set<string>();
-/** Answered, and shown from here until the screens have read the server again. */
-const answered = new Set<string>();
+/** Answered, and when: shown from here until the screens have read the server again. */
+const answered = new Map<string, number>();
 let sending: Promise<void> | undefined;
 let tidying: Promise<unknown> = Promise.resolve();
 /** True where something waits for another go. */
@@ -133,7 +133,7 @@ async function sendOne({ id, entries }: Parcel, go: Go): Promise<void> {
     refusals.set(id, problems);
   }
   go.inRow = 0;
-  answered.add(id);
+  answered.set(id, Date.now());
   go.done.push(id);
 }
 
@@ -188,6 +188,10 @@ export async function letGo(id: string): Promise<void> {
   await removeParcels([id]);
   show(await allParcels());
 }
+
+/** Whether what was read from the server at an instant holds a group of entries already: it had answered before. */
+export const isIn = ({ id }: Pick<Parcel, 'id'>, readAt: number): boolean =>
+  (answered.get(id) ?? Number.POSITIVE_INFINITY) < readAt;
 
 const useKept = (): Kept =>
   useSyncExternalStore(

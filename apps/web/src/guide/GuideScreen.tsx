@@ -8,6 +8,7 @@ import calendar from '../../../../docs/guide/3-calendar.md?raw';
 import winter from '../../../../docs/guide/4-winter.md?raw';
 import schools from '../../../../docs/guide/5-schools.md?raw';
 import cautions from '../../../../docs/guide/6-cautions.md?raw';
+import { useSay } from '../app/units.ts';
 import { TextField } from '../parts/Field.tsx';
 import { FamilyPages } from './FamilyPages.tsx';
 import { PlaybookPages } from './PlaybookPages.tsx';
@@ -32,8 +33,18 @@ const DRAWN: Readonly<Record<string, React.ReactNode>> = {
 };
 const CHAPTERS = chapters.map((each) => {
   const text = 'file' in each ? TEXTS[each.file] : undefined;
-  return { title: each.title, text, page: text === undefined ? DRAWN[each.title] : <Written text={text} /> };
+  return {
+    title: each.title,
+    text,
+    page: text === undefined ? DRAWN[each.title] : <InMeasures text={text} />,
+  };
 });
+
+/** Figures in the breeder’s own measures. */
+function InMeasures({ text }: { text: string }) {
+  const say = useSay();
+  return <Written text={say(text)} />;
+}
 
 /** The work in short, in the program's own words and drawings; read without a network, found by a word, printed. */
 export function GuideScreen() {

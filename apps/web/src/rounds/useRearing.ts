@@ -18,7 +18,7 @@ import {
 } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { useAsOf } from '../app/now.ts';
-import { useOutbox } from '../app/outbox.ts';
+import { isIn, useOutbox } from '../app/outbox.ts';
 import { rearingQuery, sessionQuery, yardsQuery } from '../app/queries.ts';
 
 export interface Rearing {
@@ -39,7 +39,7 @@ export interface Moved {
 /** The season of rearing as it stands, with what this device has not sent yet; `moved` shows what a plan moved to another day would bring. */
 export function useRearing(moved?: Moved): Rearing {
   const { today } = useAsOf();
-  const { data } = useSuspenseQuery(rearingQuery(today));
+  const { data, dataUpdatedAt } = useSuspenseQuery(rearingQuery(today));
   const { data: session } = useSuspenseQuery(sessionQuery);
   const { data: yards } = useSuspenseQuery(yardsQuery);
   const parcels = useOutbox();
@@ -48,9 +48,11 @@ export function useRearing(moved?: Moved): Rearing {
     [session, yards],
   );
   const season = useMemo(() => {
-    const unsent = parcels.flatMap(({ entries }) => entries.map(asEvent));
+    const unsent = parcels
+      .filter((parcel) => !isIn(parcel, dataUpdatedAt))
+      .flatMap(({ entries }) => entries.map(asEvent));
     return withUnsent(data, unsent);
-  }, [data, parcels]);
+  }, [data, dataUpdatedAt, parcels]);
   return useMemo(() => {
     const shown = moved
       ? {

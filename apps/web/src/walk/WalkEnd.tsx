@@ -8,11 +8,14 @@ import type { Walk } from './walk.ts';
 /** What was done on a walk and what is left, to be shared or printed. */
 export function WalkEnd({
   view,
+  due,
   walk,
   onBack,
   onAgain,
 }: {
   view: YardView;
+  /** Where what is left stands, however large the yard. */
+  due: YardView;
   walk: Walk;
   onBack: () => void;
   onAgain: () => void;
@@ -24,12 +27,12 @@ export function WalkEnd({
     const { box } = event.payload as { box?: string };
     return box !== undefined &&
       here.has(box) &&
-      event.occurredAt >= walk.begunAt &&
+      Date.parse(event.occurredAt) >= Date.parse(walk.begunAt) &&
       event.kind !== 'withdrawn'
       ? [{ id: event.id, at: event.occurredAt, words: `${labelOf(box)}: ${eventLine(event, view.state)}` }]
       : [];
   });
-  const left = view.boxes
+  const left = due.boxes
     .filter(({ box }) => here.has(box.id))
     .flatMap(({ box, compartments }) =>
       compartments.filter(isDue).flatMap(({ name, position, due }) =>

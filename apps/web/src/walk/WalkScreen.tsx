@@ -4,7 +4,7 @@ import type { Yard } from '@yellow-cell/contract';
 import { clockBySun, countOf, statusLine } from '@yellow-cell/core';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
@@ -12,7 +12,8 @@ import { Actions } from '../yard/Actions.tsx';
 import { DueLine } from '../yard/DueLine.tsx';
 import { RoomIcon } from '../yard/RoomIcon.tsx';
 import { useChoice } from '../yard/useChoice.ts';
-import { type BoxView, type CompartmentView, useYard, type YardView } from '../yard/useYard.ts';
+import { useJustKept } from '../yard/useJustKept.ts';
+import { type BoxView, type CompartmentView, useDueYard, useYard, type YardView } from '../yard/useYard.ts';
 import { WalkBox } from './WalkBox.tsx';
 import { WalkEnd } from './WalkEnd.tsx';
 import { dueRooms, keepWalk, keptWalk, newWalk, type Walk } from './walk.ts';
@@ -27,13 +28,17 @@ export function WalkScreen() {
 
 function OneWalk({ yard }: { yard: Yard }) {
   const { on, now, isToday } = useAsOf();
-  const [params] = useSearchParams();
-  const view = useYard(yard);
-  const [walk, go] = useState<Walk>(
-    () => keptWalk(yard.id, on) ?? newWalk(view, now, params.get('from') ?? undefined),
-  );
+  const [walk, go] = useState(() => keptWalk(yard.id, on));
+  // The box that one stands at comes by itself, however large the yard.
+  const view = useYard(yard, walk?.boxes[walk.at]);
+  const due = useDueYard(view);
+  const known = view.more === undefined || due !== view;
+  useEffect(() => {
+    if (!walk && known && isToday) go(newWalk(due, now));
+  }, [walk, known, isToday, due, now]);
   useEffect(() => keepWalk(walk), [walk]);
   if (!isToday) return <p className="p-5">A walk is of today. Press T for today.</p>;
+  if (!walk) return <p className="p-5 text-soft">Loading…</p>;
   if (walk.boxes.length === 0)
     return (
       <p className="p-5">
@@ -43,22 +48,23 @@ function OneWalk({ yard }: { yard: Yard }) {
         </Link>
       </p>
     );
-  const boxView = view.boxes.find(({ box }) => box.id === walk.boxes[walk.at]);
   if (walk.at >= walk.boxes.length)
     return (
       <WalkEnd
         view={view}
+        due={due}
         walk={walk}
         onBack={() => go({ ...walk, at: walk.boxes.length - 1 })}
-        onAgain={() => go(newWalk(view, now))}
+        onAgain={() => go(newWalk(due, now))}
       />
     );
+  const boxView = [...view.boxes, ...due.boxes].find(({ box }) => box.id === walk.boxes[walk.at]);
   return boxView ? (
-    <AtBox key={boxView.box.id} view={view} boxView={boxView} walk={walk} go={go} />
+    <AtBox key={boxView.box.id} view={view} due={due} boxView={boxView} walk={walk} go={go} />
   ) : (
     <p className="p-5">
-      This box stands here no more.{' '}
-      <button type="button" className="underline" onClick={() => go({ ...walk, at: walk.at + 1 })}>
+      This box is not here: it was taken away, or is still on its way.{' '}
+      <button type="button" className="min-h-12 underline" onClick={() => go({ ...walk, at: walk.at + 1 })}>
         On to the next
       </button>
     </p>
@@ -67,11 +73,13 @@ function OneWalk({ yard }: { yard: Yard }) {
 
 function AtBox({
   view,
+  due: dueYard,
   boxView,
   walk,
   go,
 }: {
   view: YardView;
+  due: YardView;
   boxView: BoxView;
   walk: Walk;
   go: (next: Walk) => void;
@@ -85,7 +93,11 @@ function AtBox({
       : undefined;
   const shown = chosen && !due.includes(chosen) ? [chosen, ...due] : due;
   const others = compartments.filter((room) => !shown.includes(room));
+  // A second tap of the press that came here passes nothing.
+  const { justKept, keep } = useJustKept(DOUBLE_TAP_MS);
+  useEffect(() => keep(box.id), [box.id, keep]);
   const step = (by: number, passed = walk.passed) => {
+    if (justKept !== undefined) return;
     choose();
     go({ ...walk, at: walk.at + by, passed });
   };
@@ -153,16 +165,23 @@ function AtBox({
         <button
           type="button"
           className={`button min-h-12 flex-1 ${due.length === 0 ? 'button-main' : ''}`}
+          disabled={justKept !== undefined}
           onClick={() => step(1, due.length > 0 ? [...walk.passed, box.id] : walk.passed)}
         >
           {due.length > 0 ? 'Nothing to do here' : 'On'}
-          {next ? `: ${view.boxes.find((each) => each.box.id === next)?.box.label ?? 'next'}` : ': the end'}
+          {`: ${next === undefined ? 'the end' : (labelIn([view, dueYard], next) ?? 'next')}`}
           <ArrowRight size={20} aria-hidden />
         </button>
       </div>
     </main>
   );
 }
+
+const DOUBLE_TAP_MS = 500;
+
+/** What a box is called in the first of these that has it. */
+const labelIn = (views: readonly YardView[], id: string): string | undefined =>
+  views.flatMap(({ boxes }) => boxes).find(({ box }) => box.id === id)?.box.label;
 
 function RoomWords({ room }: { room: CompartmentView }) {
   const say = useSay();

@@ -24,21 +24,13 @@ export const keptWalk = (yard: string, on: string): Walk | undefined => {
 };
 export const keepWalk = (walk: Walk | undefined): void => keep(SHELF, walk);
 
-/** Past every box with work that is due, from one of them on where it is named. */
-export function newWalk({ yard, on, boxes }: YardView, begunAt: string, from?: string): Walk {
+/** Past every box with work that is due. */
+export function newWalk({ yard, on, boxes }: Pick<YardView, 'yard' | 'on' | 'boxes'>, begunAt: string): Walk {
   const due = walkingOrder(
     boxes.filter(({ compartments }) => compartments.some(isDue)),
     ({ box }) => box.place,
-  ).map(({ box }) => box.id);
-  const start = Math.max(0, from === undefined ? 0 : due.indexOf(from));
-  return {
-    yard: yard.id,
-    on,
-    begunAt,
-    boxes: [...due.slice(start), ...due.slice(0, start)],
-    at: 0,
-    passed: [],
-  };
+  );
+  return { yard: yard.id, on, begunAt, boxes: due.map(({ box }) => box.id), at: 0, passed: [] };
 }
 
 /** Rooms of a box that ask for something, most pressing first as they stand. */

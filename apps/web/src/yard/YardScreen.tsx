@@ -4,6 +4,7 @@ import { showDay } from '@yellow-cell/core';
 import { Menu } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink, useLocation, useParams, useSearchParams } from 'react-router';
+import { paramsNow } from '../app/address.ts';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { useKeys } from '../app/useKeys.ts';
@@ -78,7 +79,7 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
           view={view}
           yards={yards}
           shown={shown}
-          onShow={(next) => setParams(viewed(next), { replace: true })}
+          onShow={(next) => setParams((before) => viewed(before, next), { replace: true })}
           onAdd={() => setAdding(true)}
         />
         <div className="min-h-0 flex-1">
@@ -123,9 +124,8 @@ function shownIn(params: URLSearchParams): Shown {
   return asked ?? (window.matchMedia('(max-width: 640px)').matches ? 'list' : 'map');
 }
 
-/** From the address itself: while the yard of another day is on its way, what was rendered last still bears the day before. */
-function viewed(view: Shown): URLSearchParams {
-  const params = new URLSearchParams(window.location.search);
+function viewed(before: URLSearchParams, view: Shown): URLSearchParams {
+  const params = paramsNow(before);
   params.set('view', view);
   return params;
 }

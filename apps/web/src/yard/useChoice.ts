@@ -1,4 +1,5 @@
 import { useSearchParams } from 'react-router';
+import { paramsNow } from '../app/address.ts';
 
 /** What is chosen in the yard, kept in the address: a box, or one compartment of it by its first bay. */
 export interface Choice {
@@ -14,7 +15,7 @@ export function useChoice(): Choice {
     bay: params.get('bay') ?? undefined,
     choose: (box, bay) =>
       setParams((before) => {
-        const next = new URLSearchParams(before);
+        const next = paramsNow(before);
         for (const [key, value] of [
           ['box', box],
           ['bay', bay],
