@@ -21,7 +21,7 @@ import { type Draft, useLog } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { RoomIcon } from '../yard/RoomIcon.tsx';
 import { useYard } from '../yard/useYard.ts';
-import { useActForm } from './useActForm.tsx';
+import { actForms } from './acts/actForms.ts';
 
 /** The same entered for many rooms in one go, with exceptions by one tap, and one undo for all. */
 export function ManyScreen() {
@@ -123,8 +123,9 @@ function Rooms({
 }) {
   const say = useSay();
   const log = useLog();
-  const form = useActForm(view, act);
-  const { problem, drafts: draftsOf } = form;
+  const useForm = actForms[act];
+  const form = useForm(view);
+  const { ready: asked, drafts: draftsOf, most } = form;
   /** What was chosen by hand, against what is proposed. */
   const [byHand, setByHand] = useState<Readonly<Record<string, boolean>>>({});
   const [reason, setReason] = useState('');
@@ -139,10 +140,10 @@ function Rooms({
   const acts = useMemo(
     () =>
       shown.map((each) => {
-        const drafts = problem === undefined ? draftsOf(each, 0) : [];
+        const drafts = asked ? draftsOf(each, 0) : [];
         return { each, drafts, warnings: drafts.flatMap((one) => warningsOf(view, one)) };
       }),
-    [shown, problem, draftsOf, view],
+    [shown, asked, draftsOf, view],
   );
   const isChosen = ({ each, warnings }: (typeof acts)[number]): boolean =>
     byHand[keyOf(each)] ?? (each.due && !manyActs[act].seen && warnings.length === 0);
@@ -150,12 +151,16 @@ function Rooms({
   const warned = chosen.filter(({ warnings }) => warnings.length > 0);
   const set = (on: boolean) =>
     setByHand({ ...byHand, ...Object.fromEntries(shown.map((each) => [keyOf(each), on])) });
-  const ready =
-    form.problem === undefined && chosen.length > 0 && (warned.length === 0 || reason.trim() !== '');
+  const tooMany = most !== undefined && chosen.length > most.rooms ? most.sentence : undefined;
+  const wantsReason = warned.length > 0 || tooMany !== undefined;
+  const ready = asked && chosen.length > 0 && (!wantsReason || reason.trim() !== '');
   const enter = async () => {
     if (!ready) return;
     const drafts = chosen.flatMap(({ each, warnings }, nth) =>
-      draftsOf(each, nth).map((one): Draft => (warnings.length > 0 ? { ...one, note: reason.trim() } : one)),
+      draftsOf(each, nth).map(
+        (one): Draft =>
+          tooMany !== undefined || warnings.length > 0 ? { ...one, note: reason.trim() } : one,
+      ),
     );
     const delivery = await log(`${form.words}: ${countOf(chosen.length, 'room')}`, drafts);
     setRefused(delivery.state === 'refused' ? delivery.problems[0]?.sentence : undefined);
@@ -206,9 +211,14 @@ function Rooms({
               {say(refused)}
             </p>
           )}
-          {warned.length > 0 && (
+          {tooMany && (
+            <p role="alert" className="mb-1 font-medium text-danger">
+              {tooMany}
+            </p>
+          )}
+          {wantsReason && (
             <TextField
-              label={`Why it is done all the same in ${countOf(warned.length, 'room')}`}
+              label={`Why it is done all the same in ${countOf(tooMany ? chosen.length : warned.length, 'room')}`}
               value={reason}
               maxLength={300}
               onChange={({ target }) => setReason(target.value)}

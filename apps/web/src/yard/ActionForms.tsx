@@ -1,24 +1,11 @@
 import type { FailReason, QueenFate } from '@yellow-cell/contract';
-import {
-  cellsUntil,
-  failWords,
-  fateWords,
-  kinOf,
-  kinWords,
-  nextMark,
-  plusDays,
-  showDay,
-  statusWords,
-  staysAfterCombining,
-  yearColour,
-} from '@yellow-cell/core';
+import { failWords, fateWords, kinOf, kinWords, statusWords, staysAfterCombining } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
-import { useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { FeedForm, StripsForm } from './CareForms.tsx';
-import { type ActionProps, Form, type FormProps, inColony, inRoom, NoForm } from './Form.tsx';
+import { Form, type FormProps, inColony, NoForm, ofColony } from './Form.tsx';
 import { IntroductionForm, MitesForm, TreatedForm } from './HealthForms.tsx';
 import { MoveForm } from './MoveForm.tsx';
 import {
@@ -31,9 +18,11 @@ import {
   TroubleForm,
   usualBack,
 } from './ObserveForms.tsx';
+import { PatternForm } from './PatternForm.tsx';
 import { queenName } from './queenName.ts';
 import { RoleForm } from './RoleForm.tsx';
 import { StockForm } from './StockForm.tsx';
+import { useRound } from './useRound.tsx';
 
 const FORMS = {
   stock: StockForm,
@@ -65,138 +54,16 @@ export function ActionForm({ kind, ...props }: FormProps & { kind: FormKind }) {
   return <Chosen {...props} />;
 }
 
-const ofColony = ({ boxView: { box }, compartment }: ActionProps) => ({
-  ...inRoom(box, compartment),
-  ...attemptOf(compartment),
-});
-const attemptOf = ({ attempt, status }: ActionProps['compartment']) => ({
-  ...(attempt && status !== 'stocked' && status !== 'failed' ? { attempt: attempt.id } : {}),
-});
-
 function CellForm(props: FormProps) {
-  const say = useSay();
   const { view, send, onCancel } = props;
-  const rounds = [...view.state.rounds.values()]
-    .filter((each) => !each.planned && cellsUntil(each) >= view.on)
-    .sort((a, b) => (a.graftedOn > b.graftedOn ? -1 : 1))
-    .slice(0, 8);
-  const ripe = (graftedOn: string) => plusDays(graftedOn, view.constants.cellToRipe_d);
-  const likely = rounds.find(({ graftedOn }) => ripe(graftedOn) <= view.on);
-  const [round, setRound] = useState(likely?.id ?? '');
+  const { round, field } = useRound(view);
   const give = () =>
     send('cell given', [
-      draft('cellGiven', {
-        ...inColony(props),
-        attempt: newId(),
-        ...(round ? { round } : {}),
-      }),
+      draft('cellGiven', { ...inColony(props), attempt: newId(), ...(round ? { round } : {}) }),
     ]);
   return (
     <Form save="Cell given" onSave={give} onCancel={onCancel}>
-      <SelectField
-        label="From round"
-        value={round}
-        onChange={({ target }) => setRound(target.value)}
-        hint="Upright, unjolted, warm; between top bars near brood."
-      >
-        {rounds.map(({ id, number, donor, graftedOn }) => (
-          <option key={id} value={id}>
-            Round {number}, {donor}: ripe {say(showDay(ripe(graftedOn), view.on))}
-          </option>
-        ))}
-        <option value="">Not one of these</option>
-      </SelectField>
-    </Form>
-  );
-}
-
-/** What is scored most, a tap each; between them by the slide, or typed. */
-const USUAL_PCT = [50, 70, 80, 85, 90, 95];
-
-/** The pattern, and with it her mark: in the colour of her year, with the next number of the series. Nothing is scored before it is touched. */
-function PatternForm(props: FormProps) {
-  const { view, compartment } = props;
-  const [pct, setPct] = useState('');
-  const [marks, setMarks] = useState(false);
-  const [queen] = compartment.queens.length === 1 ? compartment.queens : [];
-  const unmarked = queen && !queen.mark ? queen : undefined;
-  const colour = yearColour(unmarked?.birthYear ?? Number(view.on.slice(0, 4)));
-  const [number, setNumber] = useState(() => String(nextMark(view.state.queens.values(), colour)));
-  const value = Number(pct);
-  const missing = pct.trim() === '';
-  const problem = missing || (value >= 0 && value <= 100) ? undefined : 'A pattern is 0 to 100 %.';
-  const save = () => {
-    if (missing || problem) return undefined;
-    const mark =
-      marks && unmarked
-        ? [
-            draft('queenMarked', {
-              ...inColony(props),
-              queen: unmarked.id,
-              colour,
-              clipped: false,
-              ...(number.trim() ? { number: number.trim() } : {}),
-            }),
-          ]
-        : [];
-    return props.send(`pattern ${value} %${mark.length > 0 ? `, marked ${colour} ${number.trim()}` : ''}`, [
-      draft('patternScored', { ...ofColony(props), pattern_pct: value }),
-      ...mark,
-    ]);
-  };
-  return (
-    <Form save="Save the score" onSave={save} onCancel={props.onCancel}>
-      <div role="group" aria-label="Pattern, usual scores" className="mb-2 grid grid-cols-6 gap-1.5">
-        {USUAL_PCT.map((each) => (
-          <button
-            key={each}
-            type="button"
-            aria-pressed={value === each && !missing}
-            className={`button min-h-12 px-0 ${value === each && !missing ? 'bg-glow' : 'font-normal'}`}
-            onClick={() => setPct(String(each))}
-          >
-            {each}
-          </button>
-        ))}
-      </div>
-      <TextField
-        label="Pattern: share of cells with brood of the expected stage (%)"
-        inputMode="numeric"
-        value={pct}
-        placeholder="not scored yet"
-        problem={problem}
-        onChange={({ target }) => setPct(target.value)}
-      />
-      <input
-        type="range"
-        aria-label="Pattern in percent"
-        className="mb-2 w-full accent-yellow"
-        min={0}
-        max={100}
-        value={Number.isFinite(value) ? value : 0}
-        onChange={({ target }) => setPct(target.value)}
-      />
-      {unmarked && (
-        <div className="mb-2 flex items-end gap-3">
-          <label className="flex min-h-12 flex-1 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-6"
-              checked={marks}
-              onChange={({ target }) => setMarks(target.checked)}
-            />
-            Marked {colour}, number
-          </label>
-          <input
-            aria-label="Number of her mark"
-            className="field w-24"
-            inputMode="numeric"
-            maxLength={10}
-            value={number}
-            onChange={({ target }) => setNumber(target.value)}
-          />
-        </div>
-      )}
+      {field}
     </Form>
   );
 }

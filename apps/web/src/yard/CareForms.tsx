@@ -1,37 +1,23 @@
 import type { Feed } from '@yellow-cell/contract';
-import {
-  feedUse,
-  feedWords,
-  plusDays,
-  readWeight,
-  showDay,
-  showWeight,
-  storesPerKg,
-} from '@yellow-cell/core';
-import { useState } from 'react';
-import { useMeasures, useSay } from '../app/units.ts';
+import { feedUse, feedWords, showDay, storesPerKg } from '@yellow-cell/core';
+import { useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
-import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form, type FormProps, inColony } from './Form.tsx';
-import { useProduct } from './useProduct.tsx';
+import { useFeed } from './useFeed.tsx';
 import { useReadyFrames } from './useReadyFrames.ts';
+import { useStrips } from './useStrips.tsx';
 
 export function FeedForm(props: FormProps) {
   const { boxView, compartment, view } = props;
   const { colony } = compartment;
   const ready = useReadyFrames(boxView.model.compartments[compartment.position]?.frames[0]?.format.id);
-  const [feed, setFeed] = useState<Feed>('syrup11');
-  const week_kg = (7 * feedUse(colony ?? {}, compartment, view.constants)) / storesPerKg(feed);
-  const measures = useMeasures();
-  const say = useSay();
-  const [amount, setAmount] = useState(
-    showWeight(colony?.strength ? Number(week_kg.toFixed(1)) : USUAL_FEED_KG, measures),
-  );
-  const amount_kg = readWeight(amount, measures.weight);
-  const problem =
-    amount_kg > 0 && amount_kg <= 30
-      ? undefined
-      : say('Feed is above 0 and at most 30 kg; with its unit, any is read.');
+  const week_kg = (feed: Feed) =>
+    (7 * feedUse(colony ?? {}, compartment, view.constants)) / storesPerKg(feed);
+  const { feed, amount_kg, problem, fields } = useFeed({
+    usual_kg: colony?.strength ? Number(week_kg('syrup11').toFixed(1)) : USUAL_FEED_KG,
+    hint: (given) =>
+      `${colony?.strength ? `${colony.strength.seams} seams of bees take` : 'Not counted yet, such a colony takes'} about ${week_kg(given).toFixed(1)} kg of it in a week. ${FEED_HINTS[given] ?? ''} ${given === 'storesFrame' ? (ready ?? '') : ''}`,
+  });
   return (
     <Form
       save="Fed"
@@ -43,27 +29,12 @@ export function FeedForm(props: FormProps) {
       }
       onCancel={props.onCancel}
     >
-      <SelectField label="Feed" value={feed} onChange={({ target }) => setFeed(target.value as Feed)}>
-        {Object.entries(feedWords).map(([key, words]) => (
-          <option key={key} value={key}>
-            {words}
-          </option>
-        ))}
-      </SelectField>
-      <TextField
-        label={`How much (${measures.weight}, or with its unit)`}
-        value={amount}
-        problem={problem}
-        hint={say(
-          `${colony?.strength ? `${colony.strength.seams} seams of bees take` : 'Not counted yet, such a colony takes'} about ${week_kg.toFixed(1)} kg of it in a week. ${FEED_HINTS[feed] ?? ''} ${feed === 'storesFrame' ? (ready ?? '') : ''}`,
-        )}
-        onChange={({ target }) => setAmount(target.value)}
-      />
+      {fields}
     </Form>
   );
 }
 
-const USUAL_FEED_KG = 0.5;
+export const USUAL_FEED_KG = 0.5;
 
 /** What goes wrong with each (handbook 2, feeding ports; 7, frame by frame). */
 const FEED_HINTS: Partial<Record<Feed, string>> = {
@@ -74,35 +45,21 @@ const FEED_HINTS: Partial<Record<Feed, string>> = {
   storesFrame: 'Next to the bees; from a healthy colony only.',
 };
 
-const USUAL_WEEKS = 6;
-
 export function StripsForm(props: FormProps) {
   const say = useSay();
-  const { view } = props;
-  const { given, fields } = useProduct();
-  const [outBy, setOutBy] = useState(plusDays(view.on, 7 * USUAL_WEEKS));
-  const problem = outBy > view.on ? undefined : 'They come out after today.';
+  const { given, fields } = useStrips(props.view.on);
   return (
     <Form
       save="Put in"
       onSave={() =>
         given &&
-        problem === undefined &&
-        props.send(`${given.product} in, out by ${say(showDay(outBy))}`, [
-          draft('stripsPut', { ...inColony(props), ...given, outBy }),
+        props.send(`${given.product} in, out by ${say(showDay(given.outBy))}`, [
+          draft('stripsPut', { ...inColony(props), ...given }),
         ])
       }
       onCancel={props.onCancel}
     >
       {fields}
-      <TextField
-        label="Out by, as its label says"
-        type="date"
-        value={outBy}
-        problem={problem}
-        hint="Only what is authorised where you are, by its label: dose, weeks, temperature, supers off. The program computes no dose."
-        onChange={({ target }) => setOutBy(target.value)}
-      />
     </Form>
   );
 }

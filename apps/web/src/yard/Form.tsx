@@ -28,6 +28,14 @@ export function inRoom(
   return { box: box.id, colony: colony?.id ?? '', ...(several && bay !== undefined ? { bay } : {}) };
 }
 
+/** The same with the attempt that is on its way there. */
+export const ofColony = ({ boxView: { box }, compartment }: ActionProps) => ({
+  ...inRoom(box, compartment),
+  ...attemptOf(compartment),
+});
+export const attemptOf = ({ attempt, status }: CompartmentView): { attempt?: string } =>
+  attempt && status !== 'stocked' && status !== 'failed' ? { attempt: attempt.id } : {};
+
 /** In place of a form that has nothing to offer: why, and the way back. */
 export function NoForm({ onCancel, children }: { onCancel: () => void; children: ReactNode }) {
   return (

@@ -5,6 +5,7 @@ import { useAsOf } from '../app/now.ts';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form } from './Form.tsx';
+import { queenColours } from './queenColours.ts';
 import { queenName } from './queenName.ts';
 
 interface QueenFormProps {
@@ -110,7 +111,7 @@ export function QueenForm({ box, colony, queen }: QueenFormProps) {
             onChange={({ target }) => setColour(target.value as QueenColour | '')}
           >
             <option value="">none</option>
-            {(['white', 'yellow', 'red', 'green', 'blue', 'other'] as const).map((each) => (
+            {queenColours.map((each) => (
               <option key={each} value={each}>
                 {each}
               </option>

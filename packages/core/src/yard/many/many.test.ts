@@ -60,6 +60,7 @@ describe('many at once', () => {
     expect(found([...stocked, ...shut], 'open', day(4))).toEqual(['B1 0 due']);
     const starter = told('roleSet', day(1), { box: 'b1', role: 'starter' });
     expect(found([...stocked, ...shut, starter], 'open')).toEqual([]);
+    expect(found([...stocked, starter], 'feed')).toEqual(['B2 2']);
   });
 
   it('leaves alone what is closed or empty on purpose: a donor’s side, a starter, a bank', () => {

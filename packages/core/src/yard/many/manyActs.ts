@@ -86,7 +86,12 @@ export const manyActs: Readonly<Record<ManyAct, Many>> = {
     dues: ['harvest'],
     fits: (room) => reckoned(room) && room.role === 'mating' && LAYING.includes(room.status),
   },
-  feed: { title: 'Feed', dues: ['feedShut', 'feedWeak', 'refillFeed'], fits: reckoned },
+  feed: {
+    title: 'Feed',
+    dues: ['feedShut', 'feedWeak', 'refillFeed'],
+    // A starter is fed once its grafts are in, by its own step.
+    fits: (room) => reckoned(room) && room.role !== 'starter',
+  },
   stripsIn: { title: 'Strips in', dues: ['treat'], fits: reckoned },
   stripsOut: {
     title: 'Strips out',

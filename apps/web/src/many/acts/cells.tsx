@@ -1,0 +1,41 @@
+import { countOf, type ManyRoom } from '@yellow-cell/core';
+import { useCallback } from 'react';
+import { newId } from '../../app/ids.ts';
+import { draft } from '../../app/useLog.ts';
+import { inRoom } from '../../yard/Form.tsx';
+import { useRound } from '../../yard/useRound.tsx';
+import type { YardView } from '../../yard/useYard.ts';
+import type { ActForm } from './actForm.ts';
+
+export function useCell(view: YardView): ActForm {
+  const { round, left, field } = useRound(view);
+  return {
+    words: 'Cell given',
+    ready: true,
+    fields: <div className="max-w-xl">{field}</div>,
+    drafts: useCallback(
+      ({ box, room }: ManyRoom) => [
+        draft('cellGiven', { ...inRoom(box.box, room), attempt: newId(), ...(round ? { round } : {}) }),
+      ],
+      [round],
+    ),
+    ...(left === undefined
+      ? {}
+      : {
+          most: {
+            rooms: left,
+            sentence: `No more than ${countOf(left, 'cell')} of that round can be left.`,
+          },
+        }),
+  };
+}
+
+const opened = ({ box, room }: ManyRoom) => [
+  draft('cellOpened', { ...inRoom(box.box, room), attempt: room.attempt?.id ?? '' }),
+];
+export const useOpened = (): ActForm => ({
+  words: 'Cell seen opened',
+  ready: true,
+  drafts: opened,
+  fields: <p className="mb-2 text-soft">Choose those whose cell is open at its tip; the others wait.</p>,
+});
