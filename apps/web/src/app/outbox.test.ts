@@ -76,6 +76,24 @@ const until = async (done: () => boolean | Promise<boolean>) => {
 const allSent = () => settled(async () => (await kept()).length === 0);
 
 describe('the outbox', () => {
+  it('knows what the server holds of it: what was read after it had answered', async () => {
+    const { deliver, isIn, flush } = await freshOutbox();
+    const [before, one] = [Date.now(), parcel('a')];
+    expect(isIn(one, before + 60_000)).toBe(false);
+    let told: boolean | undefined;
+    reply = () => {
+      told = isIn(one, Date.now() + 60_000);
+      return stored();
+    };
+    const answer = deliver(one);
+    await until(() => told !== undefined);
+    expect(told).toBe(false);
+    await until(() => isIn(one, Date.now() + 60_000) || sent.length > 1);
+    expect(isIn(one, before - 1)).toBe(false);
+    await allSent();
+    await Promise.all([answer, flush()]);
+  });
+
   it('sends an entry and keeps nothing once it is stored', async () => {
     const { deliver } = await freshOutbox();
     expect(await deliver(parcel('a'))).toEqual({ state: 'stored' });

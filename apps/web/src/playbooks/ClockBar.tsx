@@ -2,7 +2,7 @@ import { AlarmClock } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { type Clock, useClocks } from './clocks.ts';
-import { spanWords } from './clockWords.ts';
+import { lateWords, spanWords } from './clockWords.ts';
 import { useNow } from './useNow.ts';
 
 /** Clocks that run out, or open, within so long are shown on every screen. */
@@ -61,7 +61,7 @@ function left(clock: Clock, now: string): string {
   const { from, to } = clock;
   if (from !== undefined && now < from) return `in ${spanWords(now, from)}`;
   if (to === undefined) return 'now';
-  return now > to ? `late by ${spanWords(to, now)}` : `for ${spanWords(now, to)} more`;
+  return now > to ? lateWords(to, now) : `for ${spanWords(now, to)} more`;
 }
 
 /** The nearest clock stands before the title of the page. */

@@ -28,7 +28,7 @@ describe('the clock of a step', () => {
     expect(clockWords(progress, AT, ZONE)).toBe('In 2 h: from 12:00 to 14:00');
     expect(clockWords(progress, later(120), ZONE)).toBe('Now, for 2 h more: by 14:00');
     expect(clockWords(progress, later(240), ZONE)).toBe('Now, for 0 min more: by 14:00');
-    expect(clockWords(progress, later(250), ZONE)).toBe('Late by 10 min: it was to be done by 14:00');
+    expect(clockWords(progress, later(250.9), ZONE)).toBe('Late by 10 min: it was to be done by 14:00');
   });
   it('names the day where that is another, and is silent where none runs', () => {
     expect(clockWords({ step, is: 'now', to: later(24 * 60) }, AT, ZONE)).toBe(

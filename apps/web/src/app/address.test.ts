@@ -1,0 +1,13 @@
+import { expect, it } from 'vitest';
+import { keepSearch, paramsNow } from './address.ts';
+
+it('changes what the address says now, not what the screen still bears; with no router, that', () => {
+  const before = new URLSearchParams('view=map');
+  const copy = paramsNow(before);
+  copy.set('on', '2026-05-30');
+  expect(before.toString()).toBe('view=map');
+  keepSearch('?on=2026-05-30');
+  expect(paramsNow(before).toString()).toBe('on=2026-05-30');
+  keepSearch('');
+  expect(paramsNow(before).toString()).toBe('');
+});
