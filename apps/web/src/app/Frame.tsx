@@ -7,6 +7,7 @@ import { DrawingDefs } from '../drawing/BoxShapes.tsx';
 import { ToastProvider, useUndo } from '../parts/Toast.tsx';
 import { QuickLine } from '../quick/QuickLine.tsx';
 import { Ribbon } from '../ribbon/Ribbon.tsx';
+import { Connection } from './Connection.tsx';
 import { useAsOf } from './now.ts';
 import { places } from './places.ts';
 import { sessionQuery } from './queries.ts';
@@ -111,6 +112,7 @@ function Desk() {
           ))}
         </nav>
         <DatePill open={year} onOpen={() => setYear(!year)} />
+        <Connection />
         <div className="flex items-center gap-1 max-sm:min-w-0 max-sm:flex-1 sm:pb-1.5">
           <QuickLine />
           <button

@@ -16,10 +16,13 @@ export type Delivery = { state: 'stored' } | { state: 'kept' } | { state: 'refus
 const RETRY_MS = 2_000;
 const REFRESH_MS = 4_000;
 interface Kept {
+  /** Shown before the server's own, until the screens have read it again. */
   waiting: readonly Parcel[];
+  /** Those of them that the server has not answered for. */
+  unanswered: readonly Parcel[];
   setAside: readonly Parcel[];
 }
-let kept: Kept = { waiting: [], setAside: [] };
+let kept: Kept = { waiting: [], unanswered: [], setAside: [] };
 const listeners = new Set<() => void>();
 const refusals = new Map<string, Problem[]>();
 /** Parcels whose maker still waits for the answer; all others are sent as made without a connection, and so are kept whatever they say. */
@@ -34,10 +37,12 @@ let away = false;
 let wait_ms = RETRY_MS;
 
 function show(parcels: readonly Parcel[]): void {
-  kept = {
-    waiting: parcels.filter(({ refused }) => refused === undefined),
-    setAside: parcels.filter(({ refused }) => refused !== undefined),
-  };
+  const waiting = parcels.filter(({ refused }) => refused === undefined);
+  tell({ waiting, setAside: parcels.filter(({ refused }) => refused !== undefined) });
+}
+
+function tell(next: Omit<Kept, 'unanswered'>): void {
+  kept = { ...next, unanswered: next.waiting.filter(({ id }) => !answered.has(id)) };
   for (const listener of listeners) listener();
 }
 
@@ -134,6 +139,7 @@ async function sendOne({ id, entries }: Parcel, go: Go): Promise<void> {
   }
   go.inRow = 0;
   answered.set(id, Date.now());
+  tell(kept);
   go.done.push(id);
 }
 
@@ -193,18 +199,20 @@ export async function letGo(id: string): Promise<void> {
 export const isIn = ({ id }: Pick<Parcel, 'id'>, readAt: number): boolean =>
   (answered.get(id) ?? Number.POSITIVE_INFINITY) < readAt;
 
-const useKept = (): Kept =>
+const useKept = <K extends keyof Kept>(which: K): Kept[K] =>
   useSyncExternalStore(
     (listener) => {
       listeners.add(listener);
       return () => listeners.delete(listener);
     },
-    () => kept,
+    () => kept[which],
   );
+/** Entries that are not among what was read from the server yet. */
+export const useOutbox = (): readonly Parcel[] => useKept('waiting');
 /** Entries that the server has not answered for yet. */
-export const useOutbox = (): readonly Parcel[] => useKept().waiting;
+export const useUnanswered = (): readonly Parcel[] => useKept('unanswered');
 /** Entries that the server did not take, with its reason. */
-export const useSetAside = (): readonly Parcel[] => useKept().setAside;
+export const useSetAside = (): readonly Parcel[] => useKept('setAside');
 
 const ready = allParcels().then((parcels) => {
   show(parcels);

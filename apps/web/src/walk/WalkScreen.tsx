@@ -97,7 +97,6 @@ function AtBox({
   const { justKept, keep } = useJustKept(DOUBLE_TAP_MS);
   useEffect(() => keep(box.id), [box.id, keep]);
   const step = (by: number, passed = walk.passed) => {
-    if (justKept !== undefined) return;
     choose();
     go({ ...walk, at: walk.at + by, passed });
   };
@@ -157,7 +156,7 @@ function AtBox({
           type="button"
           aria-label="Back a box"
           className="button min-h-12"
-          disabled={walk.at === 0}
+          disabled={walk.at === 0 || justKept !== undefined}
           onClick={() => step(-1)}
         >
           <ArrowLeft size={20} aria-hidden />
