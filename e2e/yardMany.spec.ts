@@ -85,6 +85,20 @@ test('a day of forty three-way boxes: built, placed, stocked, cells, eggs, marke
   // One undo takes all of it back.
   await tap(button(page, 'Undo'));
   await expect.poll(statuses, { timeout: 60_000 }).toBe('proven proven proven');
+  // Past the first page of the yard, what is entered at a box stays on the screen once it is stored.
+  await page.goto('/yard');
+  await page.getByLabel(/^Find a box/).fill('H40');
+  await tap(page.getByRole('option', { name: /^H40\b/ }).first());
+  const room = page.getByRole('complementary', { name: 'Slip' });
+  await room.getByLabel('Note').fill('Leans to the east.');
+  await room.getByRole('button', { name: 'Add', exact: true }).tap();
+  const kept = async () =>
+    (await (await request.get(`/api/boxes/${boxes[0].id}/log`)).json()).events.some(
+      ({ note }: { note?: string }) => note === 'Leans to the east.',
+    );
+  await expect.poll(kept).toBe(true);
+  await page.waitForTimeout(5_000);
+  await expect(room.getByText('Leans to the east.')).toBeVisible();
 });
 
 /** A thumb across the picture of the box, from one x to another. */

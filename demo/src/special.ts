@@ -132,7 +132,13 @@ type Of = { box: string; colony: string };
 /** The colony between two frames: its queen went above in mid-May, and its last drones below emerge in June. */
 function change(seed: Seed, diary: Diary, { box, bays }: Room, year: number): void {
   const run = seed.id();
-  diary.write('playbookBegun', `${year}-05-04`, { box, run, playbook: 'formatChange', bays }, { hour: 11 });
+  const by = `${year}-06-20`;
+  diary.write(
+    'playbookBegun',
+    `${year}-05-04`,
+    { box, run, playbook: 'formatChange', bays, by },
+    { hour: 11 },
+  );
   for (const [step, day] of [
     ['below', '05-04'],
     ['above', '05-04'],

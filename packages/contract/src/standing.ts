@@ -79,6 +79,8 @@ export interface Run {
   bays: readonly string[];
   cells?: number;
   round?: string;
+  /** The day on which its last step is wanted. */
+  by?: Day;
   begun: Moment;
   /** By step; a step that was skipped bears its reason. */
   steps: Readonly<Record<string, Moment & { skipped?: string; facts?: readonly string[] }>>;

@@ -24,6 +24,7 @@ export const FailReason = z.enum([
   'robbed',
   'starved',
   'queenKilled',
+  'smothered',
   'superseded',
   'unknown',
 ]);

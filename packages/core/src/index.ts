@@ -147,6 +147,7 @@ export {
   progressOf,
   type StepProgress,
 } from './playbooks/progress.ts';
+export { type Towards, towardsDay, towardsOf, towardsSentence } from './playbooks/towardsDay.ts';
 export { population, populationProblems } from './population/population.ts';
 export { ProblemsError } from './problems.ts';
 export type { QuickAct, QuickAnswer } from './quick/answer.ts';

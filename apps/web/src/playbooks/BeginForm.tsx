@@ -1,5 +1,5 @@
 import type { PlaybookName } from '@yellow-cell/contract';
-import { cellsUntil, guidances, playbooks } from '@yellow-cell/core';
+import { cellsUntil, guidances, playbooks, towardsDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { newId } from '../app/ids.ts';
@@ -9,6 +9,7 @@ import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form } from '../yard/Form.tsx';
 import type { BoxView, CompartmentView, YardView } from '../yard/useYard.ts';
 import { runPath } from './clocks.ts';
+import { TowardsDay } from './TowardsDay.tsx';
 
 const USUAL_CELLS = 30;
 
@@ -29,7 +30,7 @@ export function BeginForm({
   const say = useSay();
   const log = useLog();
   const navigate = useNavigate();
-  const { title, why, ofCells } = playbooks[playbook];
+  const { title, why, ofCells, wanted } = playbooks[playbook];
   const rounds = [...view.state.rounds.values()]
     .filter((round) => round.planned || cellsUntil(round) >= view.on)
     .sort((a, b) => (a.graftedOn < b.graftedOn ? -1 : 1));
@@ -42,6 +43,8 @@ export function BeginForm({
     !ofCells || (Number.isInteger(cells) && cells >= 1 && cells <= 1_000)
       ? undefined
       : 'From 1 to 1,000 cells.';
+  const [by, setBy] = useState('');
+  const past = by !== '' && by < view.on ? 'That day is over.' : undefined;
   const [reason, setReason] = useState('');
   const [refused, setRefused] = useState<string>();
   const against = guidances[playbook].against?.({
@@ -52,7 +55,7 @@ export function BeginForm({
     ...(ofCells && problem === undefined ? { cells } : {}),
   });
   const begin = async () => {
-    if (problem || (against && reason.trim() === '')) return;
+    if (problem || past || (against && reason.trim() === '')) return;
     const run = newId();
     const delivery = await log(`${boxView.box.label} ${compartment.name}: ${title} begun`, [
       draft(
@@ -64,6 +67,7 @@ export function BeginForm({
           bays: [...compartment.bays],
           ...(ofCells ? { cells } : {}),
           ...(ofCells && round ? { round } : {}),
+          ...(by ? { by } : {}),
         },
         against ? reason.trim() : undefined,
       ),
@@ -101,6 +105,27 @@ export function BeginForm({
             onChange={({ target }) => setTyped(target.value)}
           />
         </div>
+      )}
+      {wanted && (
+        <>
+          <TextField
+            label={wanted}
+            type="date"
+            value={by}
+            min={view.on}
+            problem={past}
+            hint="Where a day is set, every stage is reckoned back from it."
+            onChange={({ target }) => setBy(target.value)}
+          />
+          {by && !past && (
+            <TowardsDay
+              view={view}
+              playbook={playbook}
+              by={by}
+              towards={towardsDay(playbook, by, view.on, view.constants)}
+            />
+          )}
+        </>
       )}
       {against && (
         <>

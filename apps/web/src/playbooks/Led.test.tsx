@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { LogEvent, PlaybookName, Run } from '@yellow-cell/contract';
+import { plusDays } from '@yellow-cell/core';
 import { afterEach, describe, expect, it } from 'vitest';
 import {
   BOX,
@@ -48,6 +49,10 @@ function led(
   });
   return server;
 }
+const later =
+  (days: number) =>
+  (more: number): string =>
+    plusDays(TODAY, days + more);
 const kinds = ({ posted }: Server): string[] => posted.map(({ kind }) => kind);
 const present = (title: string | RegExp) => screen.findByRole('heading', { level: 2, name: title });
 const done = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Done' });
@@ -106,6 +111,31 @@ describe('a step', () => {
     await waitFor(() => expect(all()).toMatch(/^0 of 6/));
     expect(kinds(server)).toEqual(['stepMarked', 'withdrawn']);
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Done all the same' }).disabled).toBe(true);
+  });
+
+  it('is reckoned back from a day that is wanted, and again from another', async () => {
+    const server = led('formatChange', [ticked('below')]);
+    await present(/^The new body/);
+    expect(screen.queryByRole('list', { name: 'Latest days' })).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'To be delivered on…' }));
+    const set = async (day: string) => {
+      fireEvent.change(screen.getByLabelText('To be delivered on'), { target: { value: day } });
+      fireEvent.click(screen.getByRole('button', { name: 'Set the day' }));
+    };
+    const days = later(34);
+    await set(days(-1));
+    await screen.findByText(/^It cannot be by .* 1 day later\.$/);
+    fireEvent.click(await screen.findByRole('button', { name: 'Another day…' }));
+    await set(days(9));
+    await screen.findByText(/ it can be, with 9 days in hand\.$/);
+    const latest = screen.getByRole('list', { name: 'Latest days' });
+    // What is done has no latest day any more.
+    expect(within(latest).getAllByRole('listitem')).toHaveLength(5);
+    expect(server.posted.map(({ kind, corrects }) => [kind, corrects !== undefined])).toEqual([
+      ['playbookBegun', true],
+      ['playbookBegun', true],
+    ]);
+    expect(server.posted[1]?.payload).toMatchObject({ run: RUN, by: days(9), cells: 20, round: ROUND });
   });
 
   it('keeps no count before somebody has counted', async () => {

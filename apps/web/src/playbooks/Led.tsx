@@ -10,6 +10,7 @@ import type { BoxView, YardView } from '../yard/useYard.ts';
 import { Ending } from './Ending.tsx';
 import { StepCard } from './StepCard.tsx';
 import { StepLine } from './StepLine.tsx';
+import { RunTowards } from './TowardsDay.tsx';
 import { useNow } from './useNow.ts';
 
 /** One playbook in a room: its present step, what comes round again, and all the others. */
@@ -57,6 +58,7 @@ export function Led({ view, boxView, run }: { view: YardView; boxView: BoxView; 
           </span>
         </div>
         <p className="mb-2 hidden text-soft sm:block">{why}</p>
+        {isToday && <RunTowards view={view} boxView={boxView} run={run} now={now} />}
         <div className="grid gap-5 lg:grid-cols-[3fr_2fr]">
           <div>
             {!isToday && <p className="py-2">As it stood on this day. Steps are entered today: press T.</p>}

@@ -122,6 +122,24 @@ function Done(props: Guided) {
             onChange={({ target }) => step.setWords(target.value)}
           />
         )}
+        {guide.choice && (
+          <fieldset className="mb-2">
+            <legend className="mb-0.5 text-sm text-soft">{guide.choice.label}</legend>
+            <div className="flex flex-wrap gap-2">
+              {guide.choice.options(step.scene).map(({ key, label }) => (
+                <button
+                  key={key}
+                  type="button"
+                  aria-pressed={step.choice === key}
+                  className="button min-h-12 font-normal aria-pressed:border-2 aria-pressed:border-ink aria-pressed:font-semibold"
+                  onClick={() => step.setChoice(key)}
+                >
+                  {label}
+                </button>
+              ))}
+            </div>
+          </fieldset>
+        )}
         {guide.home && step.homeField}
         {step.refused && (
           <p role="alert" className="mb-2 font-medium text-danger">

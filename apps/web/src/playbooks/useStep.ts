@@ -39,6 +39,7 @@ export function useStep({ view, boxView, room, run, progress, now }: StepOf, gui
   const asks = guide.amount?.ofRound && run.round === undefined ? undefined : guide.amount;
   const [amount, setAmount] = useState(() => usualOf(asks, measures));
   const [words, setWords] = useState('');
+  const [choice, setChoice] = useState<string>();
   const [reason, setReason] = useState('');
   const [refused, setRefused] = useState<string>();
   const home = useHomeBy({ on, now, zone });
@@ -58,18 +59,20 @@ export function useStep({ view, boxView, room, run, progress, now }: StepOf, gui
     backBy: home.backBy,
     ...(given === undefined ? {} : { amount: given }),
     ...(words.trim() ? { words: words.trim() } : {}),
+    ...(choice === undefined ? {} : { choice }),
     fresh: newId,
   };
   const counts = countsOf(run, step.id);
   const against = speaksAgainst(guide, scene, counts, progress);
   const title = `${boxView.box.label}: ${step.title}`;
   const of = { box: boxView.box.id, run: run.id, step: step.id };
-  const ready = bad === undefined && (against.length === 0 || reason.trim() !== '');
+  const chosen = !guide.choice || choice !== undefined;
+  const ready = chosen && bad === undefined && (against.length === 0 || reason.trim() !== '');
 
   const tick = async () => {
     if (!ready) return;
     const facts = (guide.facts?.(scene) ?? []).map((fact): Draft & { id: string } => ({
-      ...(draft(fact.kind, fact.payload) as Draft),
+      ...(draft(fact.kind, fact.payload, fact.note) as Draft),
       id: newId(),
     }));
     const note = against.length > 0 ? `${against.join(' ')} ${reason.trim()}` : undefined;
@@ -96,6 +99,8 @@ export function useStep({ view, boxView, room, run, progress, now }: StepOf, gui
     badAmount,
     words,
     setWords,
+    choice,
+    setChoice,
     homeField: home.field,
     reason,
     setReason,

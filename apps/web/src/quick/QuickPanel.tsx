@@ -123,7 +123,7 @@ export function QuickPanel({ ref, typed, input, entered, onUnread, onActive, onD
             role="option"
             tabIndex={-1}
             aria-selected={index === at}
-            className={`flex min-h-11 cursor-pointer items-center justify-between gap-3 px-3 py-2 hover:bg-glow ${index === at ? 'bg-glow' : ''}`}
+            className={`flex min-h-12 cursor-pointer items-center justify-between gap-3 px-3 py-2 hover:bg-glow ${index === at ? 'bg-glow' : ''}`}
             onPointerDown={(event) => event.preventDefault()}
             onClick={() => go(each)}
             onKeyDown={({ key }) => key === 'Enter' && go(each)}

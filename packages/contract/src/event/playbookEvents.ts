@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Id, name, PartId, text } from '../primitives.ts';
+import { CalendarDate, Id, name, PartId, text } from '../primitives.ts';
 import { PlaybookName } from '../status.ts';
 import { count } from './where.ts';
 
@@ -15,6 +15,8 @@ export const playbookEvents = {
     /** Of a starter or a finisher: how many cells it is for, and the round that they are of. */
     cells: count('Cells', 1_000).min(1, 'At least one cell is started.').optional(),
     round: Id.optional(),
+    /** The day on which its last step is wanted: it is reckoned back from there. */
+    by: CalendarDate.optional(),
   }),
   /** A step that is done; `facts` are the entries that were made with it, taken back with it. */
   stepTicked: z.strictObject({ ...ofStep, facts: z.array(Id).max(60).optional() }),

@@ -46,6 +46,13 @@ export const leadingConstants = {
     [22, 28],
     'Below the excluder drones have emerged after',
   ),
+  changeSlack_d: constant(
+    5,
+    'days',
+    'Our estimate',
+    [0, 21],
+    'Kept in hand before a colony on new frames is delivered',
+  ),
   standingLook_d: constant(7, 'days', 'Standing glazed wall', [2, 21], 'A standing glass is looked to every'),
   sheKnown_d: constant(
     4,

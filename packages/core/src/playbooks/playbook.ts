@@ -13,6 +13,8 @@ export interface Playbook {
   ofEmpty?: true;
   /** True where it says how many cells it is for. */
   ofCells?: true;
+  /** What its last step is called where a day is wanted of it, from which it is reckoned back. */
+  wanted?: string;
   source: string;
   steps: readonly Step[];
 }

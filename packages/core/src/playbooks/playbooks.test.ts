@@ -13,7 +13,8 @@ import { guidances } from './guidance/guidances.ts';
 import { beesForCells, cellsOfBees, starterBees } from './guidance/starterBees.ts';
 import { BEGUN } from './playbook.ts';
 import { playbooks } from './playbooks.ts';
-import { countsOf, openSteps, phaseOf, progressOf, span_ms } from './progress.ts';
+import { countsOf, openSteps, phaseOf, progressOf } from './progress.ts';
+import { span_ms } from './span.ts';
 
 const names = Object.keys(playbooks) as PlaybookName[];
 const START = '2026-05-01';
@@ -99,9 +100,10 @@ function tickOf(
     fresh: () => `fresh-${after}-${++count}`,
     ...more,
   };
-  const facts = (guide?.facts?.(scene) ?? []).map(({ kind, payload }) =>
-    told(kind, day(after), payload as never),
-  );
+  const facts = (guide?.facts?.(scene) ?? []).map(({ kind, payload, note }) => ({
+    ...told(kind, day(after), payload as never),
+    ...(note === undefined ? {} : { note }),
+  }));
   const tick = told('stepTicked', day(after), {
     box: BOX,
     run: 'run',
@@ -375,6 +377,50 @@ describe('what is counted and checked', () => {
     // Nothing is counted before somebody has: a figure set beforehand would be kept as one.
     expect(guidances.closedStarter.steps.moved?.amount?.usual).toBeUndefined();
   });
+
+  describe.each(['carrying', 'shownFrame', 'lifting'] as const)(
+    'of those who were away, led by %s',
+    (name) => {
+      const { known, bays, events } = stage(name);
+      const home = name === 'carrying' ? 'arrived' : 'home';
+      const before = playbooks[name].steps.slice(
+        0,
+        playbooks[name].steps.findIndex(({ id }) => id === home),
+      );
+      const queen = told('queenRecorded', day(-1), { box: BOX, colony: 'c', queen: 'q', name: 'Sable' });
+      const story = [...events, queen, begin(name, bays)];
+      for (const { id } of before) {
+        const { tick, facts } = tickOf(known, story, id, 1);
+        story.push(tick, ...facts);
+      }
+      const came = (choice: string, amount = 0) => {
+        const { tick, facts } = tickOf(known, story, home, 1, { choice, amount });
+        const state = fold(known, [...story, tick, ...facts]);
+        expect(state.toSettle).toEqual([]);
+        const colony = state.colonies.get('c');
+        return { facts, colony, queens: [...state.queens.values()].map(({ gone }) => gone?.to) };
+      };
+
+      it('keeps that all are well, that the queen is dead, or all her bees', () => {
+        expect(viewOf(known, story, day(1)).room.colony?.outing).toBeDefined();
+        const well = came('well');
+        expect(well.colony?.outing).toBeUndefined();
+        expect(well.colony?.ended).toBeUndefined();
+        expect(well.queens).toEqual([undefined]);
+        const queenless = came('queen');
+        expect(queenless.colony).toMatchObject({ status: 'stocked' });
+        expect(queenless.colony?.ended).toBeUndefined();
+        expect(queenless.queens).toEqual(['died']);
+        expect(came('bees').colony?.ended).toEqual({ on: day(1), how: 'lost' });
+      });
+
+      it('notes combs that broke, and none where none did', () => {
+        const notes = (count: number) => came('well', count).facts.filter(({ kind }) => kind === 'noted');
+        expect(notes(2)).toMatchObject([{ note: '2 combs broke on the way.' }]);
+        expect(notes(0)).toEqual([]);
+      });
+    },
+  );
 
   it('says what speaks against a step as things stand', () => {
     expect(bars('bank', 'noQueen', []).against).toContain('queen');

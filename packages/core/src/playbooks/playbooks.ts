@@ -215,6 +215,7 @@ export const playbooks: Playbooks = {
     why: 'A colony moves from the old frame onto the new one above it, and is delivered on that alone.',
     roles: ['changing', 'growing'],
     families: ['changer'],
+    wanted: 'To be delivered on',
     source: 'Changing format',
     steps: [
       { id: 'below', title: 'The old frames below, narrowed by the cheeks' },

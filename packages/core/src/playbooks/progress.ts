@@ -1,7 +1,10 @@
 import type { Run } from '@yellow-cell/contract';
-import type { ConstantName, Constants } from '../constants/registry.ts';
+import { endOfDay } from '../calendar/days.ts';
+import type { Constants } from '../constants/registry.ts';
 import { BEGUN, type Step } from './playbook.ts';
 import { playbooks } from './playbooks.ts';
+import { span_ms } from './span.ts';
+import { latestDays } from './towardsDay.ts';
 
 /** Where a step stands: done or left out, to be done now, or later. */
 export type Standing = 'done' | 'skipped' | 'now' | 'later';
@@ -14,13 +17,6 @@ export interface StepProgress {
   to?: string;
 }
 
-const MS = { min: 60_000, h: 3_600_000, d: 86_400_000 } as const;
-/** What a figure of the registry comes to, by the unit in its name. */
-export function span_ms(name: ConstantName, constants: Constants): number {
-  const unit = name.slice(name.lastIndexOf('_') + 1) as keyof typeof MS;
-  return constants[name] * MS[unit];
-}
-
 const plus = (at: string, ms: number): string => new Date(Date.parse(at) + ms).toISOString();
 
 /**
@@ -29,9 +25,10 @@ const plus = (at: string, ms: number): string => new Date(Date.parse(at) + ms).t
  */
 export function progressOf(run: Run, constants: Constants): StepProgress[] {
   let open = run.ended === undefined;
+  const latest = run.by === undefined ? undefined : latestDays(run.playbook, run.by, constants);
   return playbooks[run.playbook].steps.map((step): StepProgress => {
     const told = run.steps[step.id];
-    const window = windowOf(run, step, constants);
+    const window = until(windowOf(run, step, constants), latest?.get(step.id), run.begun.zone);
     if (told) return { step, is: told.skipped === undefined ? 'done' : 'skipped', ...window };
     if (!open) return { step, is: 'later', ...window };
     open = false;
@@ -39,11 +36,8 @@ export function progressOf(run: Run, constants: Constants): StepProgress[] {
   });
 }
 
-function windowOf(
-  run: Run,
-  { id, clock, every }: Step,
-  constants: Constants,
-): { from?: string; to?: string } {
+type Window = Pick<StepProgress, 'from' | 'to'>;
+function windowOf(run: Run, { id, clock, every }: Step, constants: Constants): Window {
   const last = run.steps[id]?.at;
   if (every !== undefined)
     return last === undefined || run.ended ? {} : { from: plus(last, span_ms(every, constants)) };
@@ -54,6 +48,14 @@ function windowOf(
     ...(clock.from ? { from: plus(start, span_ms(clock.from, constants)) } : {}),
     ...(clock.to ? { to: plus(start, span_ms(clock.to, constants)) } : {}),
   };
+}
+
+/** A window that ends on a day at the latest; one that cannot begin by then is left, and the day wanted says that it cannot be. */
+function until(window: Window, day: string | undefined, zone: string): Window {
+  if (day === undefined) return window;
+  const end = endOfDay(day, zone);
+  if (window.from !== undefined && window.from > end) return window;
+  return window.to !== undefined && window.to < end ? window : { ...window, to: end };
 }
 
 /** Before its time, in it, or past it. */

@@ -34,6 +34,7 @@ export const failWords: Readonly<Record<FailReason, string>> = {
   robbed: 'robbed',
   starved: 'starved',
   queenKilled: 'queen killed on introduction',
+  smothered: 'smothered, or dead of heat',
   superseded: 'superseded',
   unknown: 'reason unknown',
 };

@@ -1,6 +1,7 @@
 import type { EntranceState, Feed, Role } from '@yellow-cell/contract';
 import { LETS_OUT } from '../../reach/reach.ts';
-import type { Fact, Scene } from './guidance.ts';
+import { countOf } from '../../say/words.ts';
+import type { Fact, Guide, Scene } from './guidance.ts';
 
 /** The room's colony, as entries name it; without bees there is nothing to tell. */
 const ofColony = ({ view, room }: Scene) =>
@@ -60,10 +61,52 @@ export const left = (scene: Scene): Fact[] => {
     : [];
 };
 
-export const returned = (scene: Scene): Fact[] => {
+const returned = (scene: Scene): Fact[] => {
   const colony = ofColony(scene);
   return colony && scene.room.colony?.outing ? [{ kind: 'outingReturned', payload: colony }] : [];
 };
+
+/** The attempt on its way in a room, where its failing would be its. */
+const attemptIn = ({ attempt, status }: Scene['room']): { attempt?: string } =>
+  attempt && status !== 'stocked' && status !== 'failed' ? { attempt: attempt.id } : {};
+
+/** What is entered of those who did not all come home alive, by what was chosen. */
+const deaths: Readonly<Record<string, (of: ReturnType<typeof ofAttempt>) => Fact>> = {
+  queen: (of) => ({ kind: 'queenTaken', payload: { ...of, to: 'died', beesRemain: true } }),
+  bees: (of) => ({ kind: 'failed', payload: { ...of, reason: 'smothered' } }),
+};
+const ofAttempt = (colony: { box: string; colony: string }, room: Scene['room']) => ({
+  ...colony,
+  ...attemptIn(room),
+});
+
+function died(scene: Scene): Fact[] {
+  const colony = ofColony(scene);
+  const death = deaths[scene.choice ?? ''];
+  return colony && death ? [death(ofAttempt(colony, scene.room))] : [];
+}
+
+/** Home again, and what was lost on the way. */
+export const cameHome = {
+  choice: {
+    label: 'How they came',
+    options: () => [
+      { key: 'well', label: 'Alive, and quiet' },
+      { key: 'queen', label: 'The queen is dead' },
+      { key: 'bees', label: 'The bees are dead' },
+    ],
+  },
+  amount: { label: 'Combs that broke', usual: 0, least: 0, most: 40 },
+  facts: (scene: Scene): Fact[] => [...returned(scene), ...combsBroke(scene), ...died(scene)],
+} satisfies Pick<Guide, 'choice' | 'amount' | 'facts'>;
+
+function combsBroke(scene: Scene): Fact[] {
+  const colony = ofColony(scene);
+  const { amount = 0 } = scene;
+  return colony && amount > 0
+    ? [{ kind: 'noted', payload: colony, note: `${countOf(amount, 'comb')} broke on the way.` }]
+    : [];
+}
 
 /** Holes of the part that gave way, closed. */
 export const holesClosed = ({ view, room }: Scene): Fact[] =>

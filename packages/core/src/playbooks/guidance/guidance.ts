@@ -18,12 +18,14 @@ export interface Scene {
   amount?: number;
   /** Of a step that asks for words: where they went. */
   words?: string;
+  /** Of a step that asks which of several it was. */
+  choice?: string;
   /** A new id. */
   fresh: () => string;
 }
 
 /** An entry that a tick makes beside itself. */
-export type Fact = { [K in EventKind]: { kind: K; payload: Payload<K> } }[EventKind];
+export type Fact = { [K in EventKind]: { kind: K; payload: Payload<K>; note?: string } }[EventKind];
 
 /** Something counted aloud, one press at a time. */
 export interface Tally {
@@ -60,6 +62,8 @@ export interface Guide {
     ofRound?: true;
   };
   words?: { label: string };
+  /** Which of several it was; nothing is chosen beforehand. */
+  choice?: { label: string; options: (scene: Scene) => readonly { key: string; label: string }[] };
   /** True where it asks for the hour by which they are home. */
   home?: true;
   /** Where its own entries are made. */

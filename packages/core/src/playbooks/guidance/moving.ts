@@ -1,7 +1,7 @@
 import { countOf } from '../../say/words.ts';
 import { syrup, WILD_CELLS } from './amounts.ts';
 import { canFly, firstOf, hasBees, isShut, queenKnown } from './checks.ts';
-import { eggsSeen, holesClosed, left, queenSeen, returned, serves, turned } from './facts.ts';
+import { cameHome, eggsSeen, holesClosed, left, queenSeen, serves, turned } from './facts.ts';
 import type { Guidance } from './guidance.ts';
 
 const LIFT =
@@ -101,8 +101,10 @@ export const carrying: Guidance = {
     arrived: {
       how: 'A sprinkle of water on the mesh, a look at the frames through it.',
       skipped: 'Whether they live is not on record.',
-      wrong: 'A frame broke or she is lost: enter it, with a picture for the sender.',
-      facts: returned,
+      wrong:
+        'A frame broke or she is lost: enter it here, take a picture for the sender, and take the comb out.',
+      at: 'frames',
+      ...cameHome,
     },
     opened: {
       how: 'On its stand, at dusk, a branch before the entrance.',

@@ -1,6 +1,6 @@
 import { syrup } from './amounts.ts';
 import { canFly, firstOf, hasBees, isShut, queenKnown } from './checks.ts';
-import { both, left, queenSeen, returned, serves, turned } from './facts.ts';
+import { both, cameHome, left, queenSeen, serves, turned } from './facts.ts';
 import type { Guidance, Tally } from './guidance.ts';
 
 const GLASS = 'Sun behind glass heats a box in minutes: shade at every stop, and look in often. Edges cut.';
@@ -74,7 +74,8 @@ export const shownFrame: Guidance = {
     home: {
       how: 'On its own stand, the front as before; the entrance open at once, so that those who slept out rejoin.',
       skipped: 'Shut in overnight they suffer.',
-      facts: both(returned, turned('open')),
+      ...cameHome,
+      facts: both(turned('open'), cameHome.facts),
     },
     order: {
       how: 'Her frame down to its place and way round, the filler out, the glazed top off.',
@@ -101,8 +102,10 @@ export const lifting: Guidance = {
       how: 'Vents open, strapped, level.',
       skipped: 'Say how it came there instead.',
       caution: 'A full body weighs 35 to 40 kg: two people or a barrow.',
+      words: { label: 'Where' },
+      home: true,
       against: hasBees,
-      facts: turned('closed'),
+      facts: both(turned('closed'), left),
       shut: 'outing',
     },
     screwed: {
@@ -142,7 +145,8 @@ export const lifting: Guidance = {
     home: {
       how: 'Its own stand, front as before, entrance open. The small colony goes beside it, or is joined.',
       skipped: 'They stay shut.',
-      facts: turned('open'),
+      ...cameHome,
+      facts: both(turned('open'), cameHome.facts),
     },
   },
 };

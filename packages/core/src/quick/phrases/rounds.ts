@@ -103,6 +103,7 @@ export const roundPhrases: readonly Phrase[] = [
   fails('robbed', '@failed robbed out?', 'robbed out'),
   fails('starved', '@failed? starved out?'),
   fails('queenKilled', '@failed @queen killed'),
+  fails('smothered', '@failed? smothered', '@failed? overheated'),
   fails('superseded', '@failed? @queen? superseded'),
   {
     says: ['robbed'],

@@ -1,6 +1,7 @@
 import type { BoxState, Entry, Moment, Run } from '@yellow-cell/contract';
 import { bayIdsOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
+import { showDay } from '../../calendar/showDay.ts';
 import { playbooks, stepOf } from '../../playbooks/playbooks.ts';
 import { drawnDesign } from '../compartments.ts';
 import { meets } from '../roomsOf.ts';
@@ -17,12 +18,13 @@ const momentOf = ({ id, occurredAt, zone }: Entry, on: Day): Moment => ({
 
 export const playbookTellers: Tellers<PlaybookKind> = {
   playbookBegun(telling, event, on) {
-    const { run: id, playbook, bays, cells, round, box: boxId } = event.payload;
+    const { run: id, playbook, bays, cells, round, by, box: boxId } = event.payload;
     const box = standingBox(telling.boxes, boxId, on);
     if (typeof box === 'string') return box;
     const drawn = drawnDesign(telling.known.designs, box);
     if (!drawn || !bays.every((bay) => bayIdsOf(drawn).includes(bay)))
       return `Box ${box.label} has no such room.`;
+    if (by !== undefined && by < on) return `${showDay(by)} lies before it is begun.`;
     const same = box.runs?.find(
       (run) => run.id === id || (run.playbook === playbook && !run.ended && meets(run.bays, bays)),
     );
@@ -33,7 +35,7 @@ export const playbookTellers: Tellers<PlaybookKind> = {
       bays,
       begun: momentOf(event, on),
       steps: {},
-      ...present({ cells, round }),
+      ...present({ cells, round, by }),
     };
     telling.boxes.set(box.id, { ...box, runs: [...(box.runs ?? []), run] });
     return undefined;

@@ -31,7 +31,7 @@ type StatusKind =
   | 'colonyMoved';
 
 /** Reasons that leave the compartment without bees. */
-const NO_BEES_LEFT: readonly FailReason[] = ['absconded', 'robbed', 'starved'];
+const NO_BEES_LEFT: readonly FailReason[] = ['absconded', 'robbed', 'starved', 'smothered'];
 /** Reasons after which the queen of the attempt may still be there. */
 const QUEEN_LEFT: readonly FailReason[] = ['droneLayer', 'unknown'];
 /** Bees by whether their queen came along. */

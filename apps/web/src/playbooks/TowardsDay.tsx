@@ -1,0 +1,97 @@
+import type { PlaybookName, Run } from '@yellow-cell/contract';
+import { playbooks, showDay, type Towards, towardsOf, towardsSentence } from '@yellow-cell/core';
+import { useState } from 'react';
+import { useSay } from '../app/units.ts';
+import { draft, useLog } from '../app/useLog.ts';
+import { TextField } from '../parts/Field.tsx';
+import { Form } from '../yard/Form.tsx';
+import type { BoxView, YardView } from '../yard/useYard.ts';
+
+/** Whether the day wanted can be kept, and by when each stage is to be done for it. */
+export function TowardsDay({
+  view,
+  playbook,
+  by,
+  towards,
+  told = {},
+}: {
+  view: YardView;
+  playbook: PlaybookName;
+  by: string;
+  towards: Towards;
+  told?: Run['steps'];
+}) {
+  const say = useSay();
+  const late = towards.inHand_d < 0;
+  const left = playbooks[playbook].steps.filter(({ id }) => towards.latest.has(id) && !told[id]);
+  return (
+    <div className="my-2">
+      <p role="status" className={`font-semibold ${late ? 'text-danger' : ''}`}>
+        {say(towardsSentence(towards, by, view.constants))}
+      </p>
+      {!late && (
+        <ul aria-label="Latest days" className="text-sm">
+          {left.map(({ id, title }) => (
+            <li key={id} className="row-line">
+              <span>{title}</span>
+              <span className="shrink-0 text-right">
+                by {say(showDay(towards.latest.get(id) ?? by, view.on))}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+/** The day wanted of a run: kept or not as it stands, and another in its place. */
+export function RunTowards({
+  view,
+  boxView,
+  run,
+  now,
+}: {
+  view: YardView;
+  boxView: BoxView;
+  run: Run;
+  now: string;
+}) {
+  const log = useLog();
+  const [changing, setChanging] = useState(false);
+  const [by, setBy] = useState(run.by ?? '');
+  const { wanted, title } = playbooks[run.playbook];
+  if (!wanted || run.ended) return null;
+  const towards = towardsOf(run, now, view.constants);
+  const save = async () => {
+    if (by === '') return;
+    const { playbook, bays, cells, round } = run;
+    const said = { box: boxView.box.id, run: run.id, playbook, bays: [...bays], cells, round, by };
+    await log(`${boxView.box.label}: ${title}, ${wanted.toLowerCase()} ${showDay(by)}`, [
+      { ...draft('playbookBegun', said), corrects: run.begun.entry, at: run.begun.at },
+    ]);
+    setChanging(false);
+  };
+  return (
+    <section aria-label="Day wanted" className="mb-3 max-w-2xl">
+      {towards && run.by !== undefined && (
+        <TowardsDay view={view} playbook={run.playbook} by={run.by} towards={towards} told={run.steps} />
+      )}
+      {changing ? (
+        <Form save="Set the day" onSave={save} onCancel={() => setChanging(false)}>
+          <TextField
+            label={wanted}
+            type="date"
+            value={by}
+            min={run.begun.on}
+            onChange={({ target }) => setBy(target.value)}
+          />
+        </Form>
+      ) : (
+        <button type="button" className="no-print min-h-11 underline" onClick={() => setChanging(true)}>
+          {run.by === undefined ? `${wanted}…` : 'Another day…'}
+        </button>
+      )}
+    </section>
+  );
+}
