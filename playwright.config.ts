@@ -6,6 +6,8 @@ export default defineConfig({
   testDir: 'e2e',
   // One database, and one test stops it: the tests take turns.
   workers: 1,
+  // What is long runs in `npm run suites` alone.
+  ...(process.env.YC_ALL ? {} : { grepInvert: /@long/ }),
   retries: process.env.CI ? 1 : 0,
   // Limits for what hangs, not measures: a busy machine takes many times as long as an idle one.
   timeout: 240_000,

@@ -179,7 +179,7 @@ test.describe('without a network', () => {
       .toEqual(['boxBuilt', 'boxPlaced', 'cellGiven', 'stocked']);
   });
 
-  test('two hundred entries arrive once each through a reload, a connection that drops and a server that restarts', async ({
+  test('two hundred entries arrive once each through a reload, a connection that drops and a server that restarts @long', async ({
     page,
     context,
     request,

@@ -104,6 +104,10 @@ async function toTheEnd(page: Page): Promise<number> {
       const field = article.getByLabel(label, { exact: true });
       if (await field.isVisible()) await field.fill('the school');
     }
+    const well = article.getByRole('button', { name: 'Alive, and quiet' });
+    if (await well.isVisible()) await well.tap();
+    const cells = article.getByLabel('Cells taken on');
+    if (await cells.isVisible()) await cells.fill('12');
     const why = article.getByLabel('Why it is done all the same');
     if (await why.isVisible()) await why.fill('To try it.');
     await article.getByRole('button', { name: /^Done/ }).tap();
@@ -112,13 +116,22 @@ async function toTheEnd(page: Page): Promise<number> {
   return -1;
 }
 
-for (const [label, room, title, steps] of [
-  ['D1', 'West', 'Hold a donor', 7],
-  ['K1', 'Whole', 'Queen bank', 10],
-  ['G1', 'Whole', 'Show a frame above a nucleus', 9],
-  ['N2', 'East', 'Carry or send a nucleus', 8],
+for (const [label, room, title, steps, long] of [
+  ['N2', 'East', 'Carry or send a nucleus', 8, ''],
+  ['D1', 'West', 'Hold a donor', 7, ' @long'],
+  ['K1', 'Whole', 'Queen bank', 10, ' @long'],
+  ['G1', 'Whole', 'Show a frame above a nucleus', 9, ' @long'],
+  ['V1', 'Nucleus', 'Lift frames to be seen', 9, ' @long'],
+  ['V1', 'Nucleus', 'Standing glazed hive', 7, ' @long'],
+  ['A1', 'West', 'All in one box', 9, ' @long'],
+  ['A1', 'West', 'Finisher', 8, ' @long'],
+  ['N3', 'Whole', 'Queenless starter that flies', 8, ' @long'],
+  ['FC1', 'Whole', 'Change the frame', 9, ' @long'],
+  ['Q1', 'Whole', 'Quarter boxes onto a full body', 7, ' @long'],
+  ['B2', 'West', 'Pull compartments together', 6, ' @long'],
+  ['B2', 'East', 'Part a pair in spring', 6, ' @long'],
 ] as const)
-  test(`${title}: every step is done on a phone, and what it enters is taken`, async ({ page }) => {
+  test(`${title}: every step is done on a phone, and what it enters is taken${long}`, async ({ page }) => {
     await begin(page, label, room, title);
     expect(await toTheEnd(page)).toBe(steps);
     await page.goto('/settle');

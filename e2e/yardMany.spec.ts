@@ -35,7 +35,7 @@ async function forAll(
   await expect(page.getByText(new RegExp(`: ${rooms - without.length} rooms$`)).first()).toBeVisible();
 }
 
-test('a day of forty three-way boxes: built, placed, stocked, cells, eggs, marked and sold, in few taps', async ({
+test('a day of forty three-way boxes: built, placed, stocked, cells, eggs, marked and sold, in few taps @long', async ({
   page,
   request,
 }) => {

@@ -11,6 +11,7 @@ import {
   roleTable,
   rules,
   transitionTable,
+  warningSources,
 } from '@yellow-cell/core';
 import { describe, expect, it } from 'vitest';
 import { root } from './root.ts';
@@ -42,7 +43,7 @@ describe('docs/models.md', () => {
     const checked = families.flatMap(({ family }) =>
       check({ design: familyDesign(family) }).checks.flatMap(({ limit }) => limit?.source ?? []),
     );
-    for (const source of new Set([...named, ...checked]))
+    for (const source of new Set([...named, ...checked, ...warningSources]))
       if (!source.startsWith('Our estimate')) expect(models).toContain(`\n### ${source}\n`);
   });
   it('names every limit of the checks with its default', () => {

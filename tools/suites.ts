@@ -7,6 +7,7 @@ import { main } from './said.ts';
 const suites: readonly { name: string; args: string[]; env?: Record<string, string> }[] = [
   { name: 'faults', args: ['tools/faults.ts', '--kills', '200', '--seed', '1'] },
   { name: 'fuzz', args: ['tools/fuzz.ts', '--requests', '300000', '--seed', '1'] },
+  { name: 'screens', args: ['tools/test.ts', 'end to end'], env: { YC_ALL: '1' } },
   { name: 'kinds', args: ['tools/test.ts', 'kinds'], env: { YC_ALL: '1' } },
 ];
 

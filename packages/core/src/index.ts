@@ -291,7 +291,7 @@ export { isKnown, raised, unknownSentence, upcasts } from './yard/upcast.ts';
 export { type Spot, walkingOrder } from './yard/walk.ts';
 export type { Act } from './yard/warn/act.ts';
 export { kinOf, kinWords, staysAfterCombining } from './yard/warn/joining.ts';
-export type { Situation, Warning } from './yard/warn/situation.ts';
+export { type Situation, type Warning, warningSources } from './yard/warn/situation.ts';
 export { cellsUntil } from './yard/warn/timeWarnings.ts';
 export { warningsOf } from './yard/warn/warnings.ts';
 export { yearColour } from './yard/yearColour.ts';

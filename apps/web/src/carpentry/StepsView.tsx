@@ -17,6 +17,7 @@ import { useAsOf } from '../app/now.ts';
 import { queries, yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
+import { CautionsLink } from '../parts/CautionsLink.tsx';
 import { PartDrawing } from './PartDrawing.tsx';
 
 interface StepsViewProps {
@@ -209,7 +210,10 @@ function Step({ step, number, steps, parts, box }: StepProps) {
       <p>{step.text}</p>
       {step.caution && (
         <p className="mt-1 flex gap-2 font-semibold text-danger">
-          <TriangleAlert size={18} className="mt-0.5 shrink-0" aria-hidden /> {step.caution}
+          <TriangleAlert size={18} className="mt-0.5 shrink-0" aria-hidden />
+          <span>
+            {step.caution} <CautionsLink />
+          </span>
         </p>
       )}
       <div className="mt-1 grid gap-x-5 sm:grid-cols-[1fr_auto]">

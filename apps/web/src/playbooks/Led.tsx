@@ -1,5 +1,5 @@
 import type { Run } from '@yellow-cell/contract';
-import { openSteps, playbooks, progressOf, showDay, showTime, slugOf } from '@yellow-cell/core';
+import { countOf, openSteps, playbooks, progressOf, showDay, showTime, slugOf } from '@yellow-cell/core';
 import { Bell, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -41,7 +41,7 @@ export function Led({ view, boxView, run }: { view: YardView; boxView: BoxView; 
           </Link>
           <span className="text-soft">
             begun {say(showDay(run.begun.on, view.on))} at {showTime(run.begun.at, run.begun.zone)}
-            {run.cells ? `, for ${run.cells} cells` : ''} · {done} of {all.length}
+            {run.cells ? `, for ${countOf(run.cells, 'cell')}` : ''} · {done} of {all.length}
           </span>
           <span className="no-print ml-auto flex gap-2">
             <TellMe />

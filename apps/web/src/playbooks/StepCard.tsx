@@ -3,6 +3,7 @@ import { AlarmClock, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useMeasures, useSay } from '../app/units.ts';
+import { CautionsLink } from '../parts/CautionsLink.tsx';
 import { TextField } from '../parts/Field.tsx';
 import { Said } from '../parts/Said.tsx';
 import { eventLine } from '../yard/eventLine.ts';
@@ -62,7 +63,10 @@ function Told({ view, boxView, room, run, progress, now, guide }: Guided) {
       <p className="mt-1">{say(guide.how)}</p>
       {guide.caution && (
         <p className="mt-1 flex gap-2 font-semibold text-danger">
-          <TriangleAlert size={18} className="mt-0.5 shrink-0" aria-hidden /> {say(guide.caution)}
+          <TriangleAlert size={18} className="mt-0.5 shrink-0" aria-hidden />
+          <span>
+            {say(guide.caution)} <CautionsLink />
+          </span>
         </p>
       )}
       {guide.shut && <ShutLine view={view} boxView={boxView} occasion={guide.shut} />}

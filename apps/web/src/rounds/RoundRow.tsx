@@ -1,4 +1,4 @@
-import { type Day, later, plusDays, type RipeDay, type RoundView, showDay } from '@yellow-cell/core';
+import { countOf, type Day, later, plusDays, type RipeDay, type RoundView, showDay } from '@yellow-cell/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
@@ -129,7 +129,7 @@ export function RoundRow({
       {moved && (
         <text x={scale.x(days.take[1]) + 12} y={y - 4} fontSize={12} fill="var(--ink)">
           <tspan fontWeight={700}>Moved to {say(showDay(moved.graftOn, today))}.</tspan>
-          {ripe && ripe.over > 0 ? ` ${ripe.over} cells find no room.` : ''}
+          {ripe && ripe.over > 0 ? ` ${countOf(ripe.over, 'cell finds', 'cells find')} no room.` : ''}
         </text>
       )}
     </g>

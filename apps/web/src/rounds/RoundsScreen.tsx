@@ -1,3 +1,4 @@
+import { countOf } from '@yellow-cell/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { LotList } from './LotList.tsx';
@@ -32,8 +33,8 @@ export function RoundsScreen() {
         <div className="flex flex-wrap items-baseline gap-x-5 px-5 pt-3 pb-1">
           <h1 className="text-base">Rounds</h1>
           <p className="text-soft">
-            Record: {record.takes} takes of {record.tried} cells; {accepted.cells} of {accepted.grafts} grafts
-            taken on
+            Record: {countOf(record.takes, 'take')} of {countOf(record.tried, 'cell')}; {accepted.cells} of{' '}
+            {accepted.grafts} grafts taken on
           </p>
         </div>
         {rearing.views.length === 0 ? (

@@ -1,4 +1,4 @@
-import { monthFirsts, monthShort, showDay } from '@yellow-cell/core';
+import { countOf, monthFirsts, monthShort, showDay } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
 import { useSize } from '../parts/useSize.ts';
 import { type DayScale, dayScale } from './dayScale.ts';
@@ -148,7 +148,7 @@ function Rooms({
       {ripe.map(({ round, on, cells, free, over }) => (
         <g key={round.id} transform={`translate(${scale.x(on)} 0)`}>
           <title>
-            {`${say(showDay(on, today))}: ${cells} cells ripe, ${free} rooms free${over > 0 ? `; ${over} find none` : ''}`}
+            {`${say(showDay(on, today))}: ${countOf(cells, 'cell')} ripe, ${countOf(free, 'room')} free${over > 0 ? `; ${over} find none` : ''}`}
           </title>
           <rect
             x={-26}

@@ -1,5 +1,6 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import type { BoxPage } from '@yellow-cell/contract';
+import { countOf } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { getJson } from '../app/api.ts';
 import { designsQuery } from '../app/queries.ts';
@@ -25,8 +26,8 @@ export function BoxList() {
   return (
     <details>
       <summary>
-        {boxes.length}
-        {hasNextPage ? ' and more' : ''} boxes built or being built
+        {hasNextPage ? `${boxes.length} and more boxes` : countOf(boxes.length, 'box', 'boxes')} built or
+        being built
       </summary>
       <ul className="grid gap-x-6 sm:grid-cols-2">
         {boxes.map(({ id, label, design, designVersion, yard, stand }) => {

@@ -1,4 +1,4 @@
-import { compassPoint, showDay, showWindow, sideBearing, statusLine } from '@yellow-cell/core';
+import { compassPoint, countOf, showDay, showWindow, sideBearing, statusLine } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
@@ -60,7 +60,7 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
                 <strong>{compartment.name}</strong> {say(statusLine(compartment))}
               </span>
               <span className="block text-sm text-soft">
-                {compartment.frames} frames
+                {countOf(compartment.frames, 'frame')}
                 {place &&
                   sidesOf(model.compartments[index]?.entrances).map(
                     (side) => ` · flies ${compassPoint(sideBearing(place.bearing_deg, side))}`,

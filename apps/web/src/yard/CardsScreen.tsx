@@ -1,6 +1,14 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
-import { compassPoint, markWords, showDay, showWindow, sideBearing, statusLine } from '@yellow-cell/core';
+import {
+  compassPoint,
+  countOf,
+  markWords,
+  showDay,
+  showWindow,
+  sideBearing,
+  statusLine,
+} from '@yellow-cell/core';
 import { Printer } from 'lucide-react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
@@ -102,7 +110,7 @@ function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
               <RoomIcon room={compartment} size={16} /> <strong>{compartment.name}</strong>{' '}
               {say(statusLine(compartment))}
               <span className="block text-sm">
-                {compartment.frames} frames
+                {countOf(compartment.frames, 'frame')}
                 {box.place && sides.length > 0
                   ? `, flies ${sides.map((side) => compassPoint(sideBearing(box.place?.bearing_deg ?? 0, side))).join(' and ')}`
                   : ''}

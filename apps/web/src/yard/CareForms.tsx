@@ -1,5 +1,5 @@
 import type { Feed } from '@yellow-cell/contract';
-import { feedUse, feedWords, showDay, storesPerKg } from '@yellow-cell/core';
+import { countOf, feedUse, feedWords, showDay, storesPerKg } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
 import { Form, type FormProps, inColony } from './Form.tsx';
@@ -16,7 +16,7 @@ export function FeedForm(props: FormProps) {
   const { feed, amount_kg, problem, fields } = useFeed({
     usual_kg: colony?.strength ? Number(week_kg('syrup11').toFixed(1)) : USUAL_FEED_KG,
     hint: (given) =>
-      `${colony?.strength ? `${colony.strength.seams} seams of bees take` : 'Not counted yet, such a colony takes'} about ${week_kg(given).toFixed(1)} kg of it in a week. ${FEED_HINTS[given] ?? ''} ${given === 'storesFrame' ? (ready ?? '') : ''}`,
+      `${colony?.strength ? `${countOf(colony.strength.seams, 'seam')} of bees take` : 'Not counted yet, such a colony takes'} about ${week_kg(given).toFixed(1)} kg of it in a week. ${FEED_HINTS[given] ?? ''} ${given === 'storesFrame' ? (ready ?? '') : ''}`,
   });
   return (
     <Form

@@ -123,7 +123,7 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
         </Fact>
         {colony?.strength && (
           <Fact name="Strength">
-            {colony.strength.seams} seams, {say(showDay(colony.strength.on, on))}
+            {countOf(colony.strength.seams, 'seam')}, {say(showDay(colony.strength.on, on))}
           </Fact>
         )}
         {colony?.broodSeen && (

@@ -1,6 +1,7 @@
-import { type Expectation, showDay, showWindow, urgencyOn, withoutYear } from '@yellow-cell/core';
+import { type Expectation, rules, showDay, showWindow, urgencyOn, withoutYear } from '@yellow-cell/core';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
+import { SourceLink } from '../parts/SourceLink.tsx';
 import { answerTo } from './offers.ts';
 import { PutOff } from './PutOff.tsx';
 import { UrgencyDot } from './SignKey.tsx';
@@ -14,6 +15,8 @@ interface DueLineProps {
   /** Enters what answers it; left out where the large button does. */
   onAnswer?: ((offer: NonNullable<ReturnType<typeof answerTo>>) => void) | undefined;
 }
+
+const sourceOf = ({ kind }: Expectation): string => rules.find((rule) => rule.kind === kind)?.source ?? '';
 
 /** One piece of work: what, why, by when; what answers it, and the way to put it off. */
 export function DueLine({ boxView, compartment, work, title, onAnswer }: DueLineProps) {
@@ -51,6 +54,9 @@ export function DueLine({ boxView, compartment, work, title, onAnswer }: DueLine
                 on={on}
               />
             )}
+            <span className="inline-flex min-h-11 items-center text-sm text-soft">
+              <SourceLink source={sourceOf(work)} />
+            </span>
           </div>
         )}
       </div>

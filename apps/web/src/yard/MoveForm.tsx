@@ -55,7 +55,7 @@ export function MoveForm(props: FormProps) {
       >
         {targets.map((each) => (
           <option key={each.key} value={each.key}>
-            {each.box.label} {each.room.name}: {each.room.frames} frames
+            {each.box.label} {each.room.name}: {countOf(each.room.frames, 'frame')}
           </option>
         ))}
       </SelectField>

@@ -20,7 +20,9 @@ export function StrengthForm(props: FormProps) {
       save="Keep"
       onSave={() =>
         problem === undefined &&
-        props.send(`${seams} seams of bees`, [draft('strengthSeen', { ...inColony(props), seams })])
+        props.send(`${countOf(seams, 'seam')} of bees`, [
+          draft('strengthSeen', { ...inColony(props), seams }),
+        ])
       }
       onCancel={props.onCancel}
     >

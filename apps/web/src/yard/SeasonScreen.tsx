@@ -1,6 +1,6 @@
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
 import type { LogEvent, Yard } from '@yellow-cell/contract';
-import { dayOf, defaultConstants, showDay, takeRate } from '@yellow-cell/core';
+import { countOf, dayOf, defaultConstants, showDay, takeRate } from '@yellow-cell/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { newId } from '../app/ids.ts';
@@ -121,11 +121,11 @@ function Trial({ event, ended, yard }: TrialProps) {
       </p>
       <dl className="mt-2">
         <div className="row-line">
-          <dt>In it: {boxesIn.length} boxes</dt>
+          <dt>In it: {countOf(boxesIn.length, 'box', 'boxes')}</dt>
           <dd>{words(inside)}</dd>
         </div>
         <div className="row-line">
-          <dt>Held against: {boxesAgainst.length} boxes</dt>
+          <dt>Held against: {countOf(boxesAgainst.length, 'box', 'boxes')}</dt>
           <dd>{words(against)}</dd>
         </div>
       </dl>

@@ -1,4 +1,4 @@
-import { plusDays, showDay } from '@yellow-cell/core';
+import { countOf, plusDays, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { useSay } from '../app/units.ts';
@@ -45,7 +45,7 @@ export function StockForm({ view, boxView, compartment, send, onCancel }: FormPr
   const frames = number('sealedBrood') + number('stores') + number('drawn');
   const tooMany =
     frames > compartment.frames
-      ? `That is ${frames} frames; the compartment holds ${compartment.frames}.`
+      ? `That is ${countOf(frames, 'frame')}; the compartment holds ${compartment.frames}.`
       : undefined;
   const stock = () => {
     if (tooMany || COUNTS.some(([name]) => problemOf(name))) return;

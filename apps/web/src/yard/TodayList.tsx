@@ -1,4 +1,4 @@
-import { alike, manyActs, showDay, walkingOrder } from '@yellow-cell/core';
+import { alike, countOf, manyActs, showDay, walkingOrder } from '@yellow-cell/core';
 import { Footprints } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -103,7 +103,7 @@ function Together({ view, stops }: { view: YardView; stops: number }) {
       {groups.map(({ act, rooms }) => (
         <li key={act}>
           <Link className="button min-h-12" to={`${yard}/many?act=${act}`}>
-            {manyActs[act].title}: {rooms} rooms…
+            {manyActs[act].title}: {countOf(rooms, 'room')}…
           </Link>
         </li>
       ))}

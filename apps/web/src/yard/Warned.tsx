@@ -3,6 +3,7 @@ import { type FormEvent, useState } from 'react';
 import { useSay } from '../app/units.ts';
 import { TextField } from '../parts/Field.tsx';
 import { Notice } from '../parts/Notice.tsx';
+import { SourceLink } from '../parts/SourceLink.tsx';
 
 interface WarnedProps {
   warnings: readonly Warning[];
@@ -20,9 +21,12 @@ export function Warned({ warnings, onKeep, onCancel }: WarnedProps) {
   };
   return (
     <Notice kind="danger">
-      {warnings.map(({ sentence }) => (
+      {warnings.map(({ sentence, source }) => (
         <p key={sentence} role="alert">
-          {say(sentence)}
+          {say(sentence)}{' '}
+          <span className="text-sm">
+            <SourceLink source={source} />
+          </span>
         </p>
       ))}
       <form onSubmit={keep}>

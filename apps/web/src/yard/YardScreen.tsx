@@ -1,6 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { WeatherDay, Yard } from '@yellow-cell/contract';
-import { showDay } from '@yellow-cell/core';
+import { countOf, showDay } from '@yellow-cell/core';
 import { Menu } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink, useLocation, useParams, useSearchParams } from 'react-router';
@@ -177,7 +177,7 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
       </button>
       <p className={`text-soft max-sm:order-last max-sm:w-full ${more ? '' : 'max-sm:hidden'}`}>
         <Said>
-          {boxes.length} boxes · {compartments.length} compartments · {due} due
+          {countOf(boxes.length, 'box', 'boxes')} · {countOf(compartments.length, 'compartment')} · {due} due
           {today ? ` · ${weatherWords(today)}` : ''}
         </Said>
       </p>

@@ -7,7 +7,7 @@ import type { YardState } from '../state.ts';
 import { statusWords } from '../statusWords.ts';
 import type { Act } from './act.ts';
 import { beyond, namesAfter, occupants, passageWarnings } from './passages.ts';
-import type { Situation, Warning } from './situation.ts';
+import type { Objection, Situation } from './situation.ts';
 
 /** Entries that change what stands on what, or move a whole colony: what they bring about is found by telling them. */
 const TOLD_FIRST: readonly EventKind[] = [
@@ -22,7 +22,7 @@ const TOLD_FIRST: readonly EventKind[] = [
 ];
 
 /** What an entry does to those in the boxes that it is about, which was not so before (decision 17): joined, parted, shut in, open, frames left over. */
-export function effectWarnings(situation: Situation, act: Act): Warning[] {
+export function effectWarnings(situation: Situation, act: Act): Objection[] {
   if (!TOLD_FIRST.includes(act.kind)) return [];
   const { state, designs, on, constants } = situation;
   const after = stateAfter(state, { designs, yards: new Set() }, act, on, constants);

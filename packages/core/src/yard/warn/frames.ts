@@ -4,14 +4,14 @@ import { daysBetween } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import { compartmentsOf, drawnDesign, livingIn } from '../compartments.ts';
 import { frameAdvice } from '../frameAdvice.ts';
-import type { Situation, Warning } from './situation.ts';
+import type { Objection, Situation } from './situation.ts';
 
 const SEEN_LATELY_D = 7;
 /** At most so many frames of a box that is shown are up at once (requirement 67). */
 const UP_AT_ONCE = 2;
 
 /** What speaks against moving frames so (requirements 60, 66, 67, 68). */
-export function frameWarnings(situation: Situation, { moves, purpose }: Payload<'framesMoved'>): Warning[] {
+export function frameWarnings(situation: Situation, { moves, purpose }: Payload<'framesMoved'>): Objection[] {
   const { state, on } = situation;
   const leaving = moves.flatMap(({ frame, from, to }) => {
     const giver = from && colonyAt(situation, from);

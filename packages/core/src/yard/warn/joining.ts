@@ -4,7 +4,7 @@ import { recentMaximum } from '../due/weather.ts';
 import type { YardState } from '../state.ts';
 import { statusWords } from '../statusWords.ts';
 import { queensIn } from '../tell/queensIn.ts';
-import type { Situation, Warning } from './situation.ts';
+import type { Objection, Situation } from './situation.ts';
 
 /** How the queens of two colonies are related, as far as it is recorded. */
 export type Kin = 'same' | 'sisters' | 'motherAndDaughter' | 'strangers' | 'unknown';
@@ -47,7 +47,7 @@ function kinOfQueens(one: Queen, other: Queen): Kin {
 }
 
 /** Why bees of two colonies should not be put together now: strangers fight in months of dearth and in cold (requirements 36, 37). */
-export function mixingWarnings(situation: Situation, a: Colony, b: Colony): Warning[] {
+export function mixingWarnings(situation: Situation, a: Colony, b: Colony): Objection[] {
   const kin = kinOf(situation.state, a, b);
   const hard = hardTime(situation);
   if (!hard || (kin !== 'strangers' && kin !== 'unknown')) return [];
@@ -74,9 +74,9 @@ function hardTime({ on, weather, constants, yard }: Situation): string | undefin
 const WITH_QUEEN: readonly Status[] = ['caged', 'virgin', 'laying', 'proven', 'queenright'];
 
 /** What speaks against combining: two queens, a cell that is torn down, and strangers in a hard time. */
-export function combiningWarnings(situation: Situation, colony: Colony, into: Colony): Warning[] {
+export function combiningWarnings(situation: Situation, colony: Colony, into: Colony): Objection[] {
   const has = ({ status }: Colony) => WITH_QUEEN.includes(status);
-  const queens: Warning[] =
+  const queens: Objection[] =
     has(colony) && has(into)
       ? [
           {

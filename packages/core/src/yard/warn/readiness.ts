@@ -2,14 +2,14 @@ import type { BoxState } from '@yellow-cell/contract';
 import { plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import { conditionWords } from '../statusWords.ts';
-import type { Situation, Warning } from './situation.ts';
+import type { Objection, Situation } from './situation.ts';
 
 /** The step of a build after which a box airs, and the one that ends it (core's build sheet). */
 const FINISH = 'finish';
 const LAST = 'dryCheck';
 
 /** Why a box is not ready for bees: its build is not done, its finish not aired, something broken or missing (requirements 96, 113). */
-export function readinessWarnings(box: BoxState, { on, constants }: Situation): Warning[] {
+export function readinessWarnings(box: BoxState, { on, constants }: Situation): Objection[] {
   const { buildSteps = {}, inspected } = box;
   const begun = Object.keys(buildSteps).length > 0;
   const finished = buildSteps[FINISH];

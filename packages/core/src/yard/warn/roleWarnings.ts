@@ -3,10 +3,10 @@ import { deriveBox } from '../../box/model.ts';
 import { compartmentsOf, designOf, type StandingCompartment } from '../compartments.ts';
 import { roles } from '../roles/roles.ts';
 import type { Act } from './act.ts';
-import type { Situation, Warning } from './situation.ts';
+import type { Objection, Situation } from './situation.ts';
 
 /** What speaks against an entry by what the rooms that it is about serve as (the table of roles). */
-export function roleWarnings(situation: Situation, act: Act): Warning[] {
+export function roleWarnings(situation: Situation, act: Act): Objection[] {
   if (isHarmless(act)) return [];
   return [
     ...new Set(

@@ -14,6 +14,21 @@ export interface Situation {
 }
 
 /** What speaks against an entry, in a plain sentence; it can be made all the same, with a reason that is kept. */
-export interface Warning {
+export interface Objection {
   sentence: string;
 }
+
+/** The same with where it comes from (docs/models.md). */
+export interface Warning extends Objection {
+  source: WarningSource;
+}
+export const warningSources = [
+  'Combining',
+  'Giving cells',
+  'Keeping track',
+  'Order of assembly',
+  'Passages',
+  'Special roles',
+  'Watching a compartment',
+] as const;
+export type WarningSource = (typeof warningSources)[number];

@@ -4,7 +4,7 @@ import { countOf } from '../../say/words.ts';
 import { cellDay } from '../due/weather.ts';
 import { EMERGES_AFTER_GRAFT_D } from '../tell/observe.ts';
 import type { Act } from './act.ts';
-import type { Situation, Warning } from './situation.ts';
+import type { Objection, Situation } from './situation.ts';
 
 /** From a ripe cell she flies at the earliest, and lays so many days after her last flight (handbook 5, development). */
 const LAYS_AFTER_FLIGHT_D = 2;
@@ -15,7 +15,7 @@ const EMERGED_SURELY_D = EMERGES_AFTER_GRAFT_D + 1;
 export const cellsUntil = ({ graftedOn }: { graftedOn: Day }): Day => plusDays(graftedOn, EMERGED_SURELY_D);
 
 /** What comes before its time, or after it: kept with a reason (handbook 5, watching a compartment). */
-export function timeWarnings(situation: Situation, act: Act): Warning[] {
+export function timeWarnings(situation: Situation, act: Act): Objection[] {
   const sentence = timeSentence(situation, act);
   return sentence === undefined ? [] : [{ sentence }];
 }

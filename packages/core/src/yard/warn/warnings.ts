@@ -6,36 +6,42 @@ import { combiningWarnings, mixingWarnings } from './joining.ts';
 import { type BoxChange, changeWarnings } from './passages.ts';
 import { readinessWarnings } from './readiness.ts';
 import { roleWarnings } from './roleWarnings.ts';
-import type { Situation, Warning } from './situation.ts';
+import type { Objection, Situation, Warning, WarningSource } from './situation.ts';
 import { timeWarnings } from './timeWarnings.ts';
 
 /** What speaks against an entry, before it is kept. Most have nothing against them. */
 export const warningsOf = (situation: Situation, act: Act): Warning[] => [
-  ...roleWarnings(situation, act),
-  ...timeWarnings(situation, act),
+  ...from('Special roles', roleWarnings(situation, act)),
+  ...from('Watching a compartment', timeWarnings(situation, act)),
   ...ownWarnings(situation, act),
-  ...effectWarnings(situation, act),
+  ...from('Passages', effectWarnings(situation, act)),
 ];
+
+const from = (source: WarningSource, objections: readonly Objection[]): Warning[] =>
+  objections.map((each) => ({ ...each, source }));
 
 function ownWarnings(situation: Situation, act: Act): Warning[] {
   const { state } = situation;
   switch (act.kind) {
     case 'framesMoved':
-      return frameWarnings(situation, act.payload);
+      return from('Keeping track', frameWarnings(situation, act.payload));
     case 'combined': {
       const [colony, into] = [act.payload.colony, act.payload.into].map((id) => state.colonies.get(id));
-      return colony && into ? combiningWarnings(situation, colony, into) : [];
+      return colony && into ? from('Combining', combiningWarnings(situation, colony, into)) : [];
     }
     case 'queenGiven':
-      return [...boxWarnings(situation, act), ...notQueenlessLong(situation, act.payload)];
+      return [
+        ...boxWarnings(situation, act),
+        ...from('Giving cells', notQueenlessLong(situation, act.payload)),
+      ];
     case 'stocked': {
       const [there, giver] = [act.payload.colony, act.payload.giver?.colony].map((id) =>
         id === undefined ? undefined : state.colonies.get(id),
       );
       const box = state.boxes.get(act.payload.box);
       return [
-        ...(box && !there ? readinessWarnings(box, situation) : []),
-        ...(there && giver ? mixingWarnings(situation, there, giver) : []),
+        ...(box && !there ? from('Order of assembly', readinessWarnings(box, situation)) : []),
+        ...(there && giver ? from('Combining', mixingWarnings(situation, there, giver)) : []),
       ];
     }
     case 'coverSet': {
@@ -48,13 +54,16 @@ function ownWarnings(situation: Situation, act: Act): Warning[] {
             {
               sentence:
                 'Another cover of this box is off: two open at once, and bees or a queen cross over. Put that one back first.',
+              source: 'Passages',
             },
           ]
         : [];
     }
     case 'colonyMoved': {
       const box = state.boxes.get(act.payload.toBox);
-      return box && act.payload.toBox !== act.payload.box ? readinessWarnings(box, situation) : [];
+      return box && act.payload.toBox !== act.payload.box
+        ? from('Order of assembly', readinessWarnings(box, situation))
+        : [];
     }
     default:
       return boxWarnings(situation, act);
@@ -62,7 +71,10 @@ function ownWarnings(situation: Situation, act: Act): Warning[] {
 }
 
 /** A virgin wants bees that have been without a queen for about a day (requirement 53). */
-function notQueenlessLong({ state, on }: Situation, { colony: id, what }: Payload<'queenGiven'>): Warning[] {
+function notQueenlessLong(
+  { state, on }: Situation,
+  { colony: id, what }: Payload<'queenGiven'>,
+): Objection[] {
   const colony = state.colonies.get(id);
   return what === 'virgin' && colony && colony.since >= on
     ? [
@@ -78,7 +90,7 @@ function boxWarnings({ state, designs }: Situation, act: Act): Warning[] {
   const change = changeOf(act);
   const box: BoxState | undefined =
     change && 'box' in act.payload ? state.boxes.get(act.payload.box) : undefined;
-  return change && box ? changeWarnings(state, designs, box, change) : [];
+  return change && box ? from('Passages', changeWarnings(state, designs, box, change)) : [];
 }
 
 /** What an entry changes of the box that it is about, as its passages see it. */
