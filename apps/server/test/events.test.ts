@@ -124,6 +124,25 @@ describe('entries', () => {
     await log([entry('withdrawn', TODAY, {}, { corrects: failed.id })]);
     expect(await rowOf(box)).toEqual(before);
   });
+
+  it('corrected, and corrected again, are told once, as they were last', async () => {
+    const { box, of, entries } = storyOfBox(place, '2026-05-10', 'B9');
+    await log(entries);
+    const before = await rowOf(box);
+    const eggs = (on: string, corrects?: string) => entry('eggsSeen', on, of, corrects ? { corrects } : {});
+    const first = eggs('2026-05-24');
+    const second = eggs('2026-05-25', first.id);
+    const third = eggs('2026-05-26', second.id);
+    for (const each of [first, second, third]) await log([each]);
+    const since = async () => (await rowOf(box))?.compartments[0]?.since;
+    expect(await since()).toBe('2026-05-26');
+    await log([entry('withdrawn', TODAY, {}, { corrects: third.id })]);
+    expect(await since()).toBe('2026-05-25');
+    await log([entry('withdrawn', TODAY, {}, { corrects: second.id })]);
+    expect(await since()).toBe('2026-05-24');
+    await log([entry('withdrawn', TODAY, {}, { corrects: first.id })]);
+    expect(await rowOf(box)).toEqual(before);
+  });
 });
 
 describe('entries that cannot be', () => {

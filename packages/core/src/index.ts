@@ -139,6 +139,7 @@ export { nest, nestProblems, nestRounds } from './nest/nest.ts';
 export { TOLERANCE } from './numbers.ts';
 export type { Counts, Fact, Guide, Scene, Tally } from './playbooks/guidance/guidance.ts';
 export { guidances } from './playbooks/guidance/guidances.ts';
+export { shutSince } from './playbooks/guidance/shutSince.ts';
 export { playbooks, playbookTable, stepOf } from './playbooks/playbooks.ts';
 export {
   countsOf,
@@ -216,7 +217,7 @@ export {
 } from './warmth/conditions.ts';
 export { type DayHour, type DayPlan, dayInBox } from './warmth/day.ts';
 export { resistanceOf, roofLayers, sheetLayer } from './warmth/materials.ts';
-export { type ShutFor, shutFor } from './warmth/occasions.ts';
+export { type ShutFor, shutFor, shutHere } from './warmth/occasions.ts';
 export { shut, shutProblems } from './warmth/shut.ts';
 export { SHUT_HOURS } from './warmth/shutBox.ts';
 export { type Paint, sunAt } from './warmth/sun.ts';

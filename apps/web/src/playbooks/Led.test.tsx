@@ -138,6 +138,36 @@ describe('a step', () => {
     expect(server.posted[1]?.payload).toMatchObject({ run: RUN, by: days(9), cells: 20, round: ROUND });
   });
 
+  it('counts the minutes of those who are shut in from when they were', async () => {
+    led('carrying', [ticked('rules'), ticked('frames'), ticked('dusk', 9)]);
+    const card = within(await screen.findByRole('article', { name: /^Mesh flaps/ }));
+    expect(card.getByText('Shut since 09:00.')).toBeTruthy();
+    expect(card.getByText(/^In the shade: /)).toBeTruthy();
+    fireEvent.change(card.getByRole('slider', { name: /^Air outside/ }), { target: { value: '38' } });
+    const [, span, until] = /at least (?:(\d+) min), until (\d\d:\d\d)/.exec(
+      card.getByText(/^In the shade: safe for at least/).textContent ?? '',
+    ) as RegExpExecArray;
+    const minutes = Number(until?.slice(0, 2)) * 60 + Number(until?.slice(3)) - 9 * 60;
+    expect(minutes).toBeGreaterThanOrEqual(Number(span));
+    expect(minutes).toBeLessThan(Number(span) + 5);
+  });
+
+  it('asks how those came who were away, and enters what was lost', async () => {
+    const away = ['rules', 'frames', 'dusk', 'flaps', 'strapped', 'left'];
+    const server = led(
+      'carrying',
+      away.map((step) => ticked(step)),
+    );
+    await present(/^They arrive/);
+    expect(done().disabled).toBe(true);
+    fireEvent.click(screen.getByRole('button', { name: 'The bees are dead' }));
+    fireEvent.change(screen.getByLabelText('Combs that broke'), { target: { value: '2' } });
+    fireEvent.click(done());
+    await waitFor(() => expect(kinds(server)).toEqual(['stepTicked', 'noted', 'failed']));
+    expect(server.posted[1]?.note).toBe('2 combs broke on the way.');
+    expect(server.posted[2]?.payload).toMatchObject({ reason: 'smothered' });
+  });
+
   it('keeps no count before somebody has counted', async () => {
     const graft = told('grafted', TODAY, { round: ROUND, number: 4, donor: 'Sable', grafts: 20 }, 6);
     const before = ['frames', 'search', 'bees', 'closed', 'grafts', 'syrup'].map((step) => ticked(step, 8));

@@ -1,4 +1,4 @@
-import { type Fact, type Guide, guidances, phaseOf } from '@yellow-cell/core';
+import { type Fact, type Guide, guidances, phaseOf, shutSince } from '@yellow-cell/core';
 import { AlarmClock, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -69,7 +69,16 @@ function Told({ view, boxView, room, run, progress, now, guide }: Guided) {
           </span>
         </p>
       )}
-      {guide.shut && <ShutLine view={view} boxView={boxView} occasion={guide.shut} />}
+      {guide.shut && (
+        <ShutLine
+          view={view}
+          boxView={boxView}
+          occasion={guide.shut}
+          now={now}
+          since={shutSince(run)}
+          backBy={room.colony?.outing?.backBy}
+        />
+      )}
       {guide.at && (
         <p className="no-print mt-1">
           <Link

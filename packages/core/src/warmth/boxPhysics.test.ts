@@ -8,8 +8,9 @@ import { familyDesign } from '../families/build.ts';
 import { boxPhysics } from './boxPhysics.ts';
 import { type Conditions, usualConditions } from './conditions.ts';
 import { heatNetwork } from './network.ts';
-import { shutFor } from './occasions.ts';
+import { shutFor, shutHere } from './occasions.ts';
 import { rowOf } from './row.ts';
+import { sunAt } from './sun.ts';
 import { OUTSIDE, rsi, solveWarmth } from './warmth.ts';
 
 const january = usualConditions({ outside_C: -5, bees: 'calm', brood: false });
@@ -88,6 +89,33 @@ describe('a shut box', () => {
       expect(long(outing?.danger_min)).toBeGreaterThanOrEqual(long(travel?.danger_min));
       for (const { fanning_min, danger_min } of answers)
         expect(long(danger_min)).toBeGreaterThanOrEqual(long(fanning_min));
+    }
+  });
+
+  it('is asked about where it stands: the sun of the hour, on the side that suffers first, and none at night', () => {
+    const glazed = familyDesign('observation');
+    const mild = usualConditions({ outside_C: 20, bees: 'resting', brood: true });
+    for (const [latitude_deg, noon, night] of [
+      [48.2, '2026-06-21T11:00:00Z', '2026-06-21T23:00:00Z'],
+      [-41.3, '2026-12-21T00:30:00Z', '2026-12-21T12:30:00Z'],
+    ] as const) {
+      const longitude_deg = latitude_deg > 0 ? 16.4 : 174.8;
+      const high = sunAt(noon, latitude_deg, longitude_deg);
+      expect(high.altitude_deg).toBeGreaterThan(60);
+      const at = shutHere(glazed, 'outing', mild, high);
+      const long = (answer: typeof at) => answer?.sun?.least_min ?? Number.POSITIVE_INFINITY;
+      expect(at?.sun?.inside_C).toBeGreaterThan(at?.shade.inside_C ?? 100);
+      // No way of turning it is worse than the one that is told.
+      for (const turn of [0, 90, 180, 270]) {
+        const sun = { place: high, front_deg: (high.bearing_deg + turn) % 360, paint: 'wood' as const };
+        const [, outing] = shutFor(glazed, { ...mild, sun });
+        expect(outing?.least_min ?? Number.POSITIVE_INFINITY).toBeGreaterThanOrEqual(long(at));
+      }
+      const dark = shutHere(glazed, 'outing', mild, sunAt(night, latitude_deg, longitude_deg));
+      expect(dark?.sun).toBeUndefined();
+      expect(dark?.shade).toEqual(at?.shade);
+      // The shade is what the same box is told for an outing without sun.
+      expect(at?.shade).toEqual(shutFor(glazed, mild)[1]);
     }
   });
 

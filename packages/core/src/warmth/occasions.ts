@@ -4,6 +4,7 @@ import { defaultConstants } from '../constants/registry.ts';
 import { listOf } from '../say/words.ts';
 import { boxPhysics, type CompartmentPhysics } from './boxPhysics.ts';
 import { type BeeState, type Conditions, heatOf } from './conditions.ts';
+import type { SunPlace } from './sun.ts';
 
 /** What a box is shut for, and what that makes of its bees and its entrances. */
 interface Occasion {
@@ -73,34 +74,70 @@ export interface ShutFor {
 }
 
 /** How long a box can stay shut for each of the things that it is shut for, under the same air and sun. */
-export function shutFor(design: DesignContent, conditions: Conditions): ShutFor[] {
+export const shutFor = (design: DesignContent, conditions: Conditions): ShutFor[] =>
+  all.map((occasion) => answerFor(occasion, design, conditions));
+
+export interface ShutHere {
+  shade: ShutFor;
+  /** In the sun as it stands there now, with that side to it that suffers first; undefined while it is down. */
+  sun?: ShutFor;
+}
+
+/** The same for one thing that it is shut for, in the shade and in the sun of a place, whichever way the box is turned. */
+export function shutHere(
+  design: DesignContent,
+  key: ShutFor['key'],
+  conditions: Conditions,
+  sun: SunPlace,
+): ShutHere | undefined {
+  const occasion = all.find((each) => each.key === key);
+  if (!occasion) return undefined;
+  const shade = answerFor(occasion, design, { ...conditions, sun: undefined });
+  if (sun.altitude_deg <= 0) return { shade };
+  const turned = TURNS_DEG.map((turn_deg) =>
+    answerFor(occasion, design, {
+      ...conditions,
+      sun: { place: sun, front_deg: (sun.bearing_deg + turn_deg) % 360, paint: 'wood' },
+    }),
+  );
+  return { shade, sun: turned.reduce((worst, each) => (isWorse(each, worst) ? each : worst)) };
+}
+/** Each of its four sides to the sun in turn. */
+const TURNS_DEG = [0, 90, 180, 270];
+const isWorse = (a: ShutFor, b: ShutFor): boolean =>
+  (a.least_min ?? Number.POSITIVE_INFINITY) < (b.least_min ?? Number.POSITIVE_INFINITY) ||
+  (a.least_min === b.least_min && a.inside_C > b.inside_C);
+
+function answerFor(
+  { key, name, bees, brood, shutOn, crowded, supposes }: Occasion,
+  design: DesignContent,
+  conditions: Conditions,
+): ShutFor {
   const sides = airySides(design);
   const { constants = defaultConstants } = conditions;
-  return all.map(({ key, name, bees, brood, shutOn, crowded, supposes }) => {
-    const shutWith = (heat_Wkg: number): readonly CompartmentPhysics[] =>
-      boxPhysics(design, {
-        ...conditions,
-        heat_Wkg,
-        brood,
-        shutOn,
-        constants: crowded ? { ...constants, covered: 1 } : constants,
-      }).compartments;
-    const heat_Wkg = heatOf(bees, constants);
-    const most_Wkg = bees === 'alarmed' ? Math.max(heat_Wkg, constants.heatAlarmedMost_Wkg) : heat_Wkg;
-    const usual = shutWith(heat_Wkg);
-    const most = most_Wkg === heat_Wkg ? usual : shutWith(most_Wkg);
-    return {
-      key,
-      name,
-      supposes,
-      inside_C: Math.max(...usual.map(({ shut }) => shut.steady_C)),
-      fanning_min: firstOf(usual, FANNING),
-      danger_min: firstOf(usual, DANGER),
-      least_min: firstOf(most, DANGER),
-      stale_min: leastOf(usual.map(({ shut }) => shut.breath.minutesTo[HARMED]?.minutes ?? null)),
-      warning: airless(usual) ?? (key === 'travel' && sides.size < 2 ? travelWarning(sides) : null),
-    };
-  });
+  const shutWith = (heat_Wkg: number): readonly CompartmentPhysics[] =>
+    boxPhysics(design, {
+      ...conditions,
+      heat_Wkg,
+      brood,
+      shutOn,
+      constants: crowded ? { ...constants, covered: 1 } : constants,
+    }).compartments;
+  const heat_Wkg = heatOf(bees, constants);
+  const most_Wkg = bees === 'alarmed' ? Math.max(heat_Wkg, constants.heatAlarmedMost_Wkg) : heat_Wkg;
+  const usual = shutWith(heat_Wkg);
+  const most = most_Wkg === heat_Wkg ? usual : shutWith(most_Wkg);
+  return {
+    key,
+    name,
+    supposes,
+    inside_C: Math.max(...usual.map(({ shut }) => shut.steady_C)),
+    fanning_min: firstOf(usual, FANNING),
+    danger_min: firstOf(usual, DANGER),
+    least_min: firstOf(most, DANGER),
+    stale_min: leastOf(usual.map(({ shut }) => shut.breath.minutesTo[HARMED]?.minutes ?? null)),
+    warning: airless(usual) ?? (key === 'travel' && sides.size < 2 ? travelWarning(sides) : null),
+  };
 }
 /** Which of the limits. */
 const [FANNING, DANGER] = [0, 1];

@@ -100,6 +100,34 @@ describe('corrections', () => {
     ]);
   });
 
+  it('a correction corrected again replaces both, and what is undone of them comes back one by one', () => {
+    const events = season();
+    const scored = events.find(({ kind }) => kind === 'patternScored') as LogEvent;
+    const standing = (story: readonly LogEvent[]) =>
+      fold(known, [...events, ...story])
+        .attempts.get('attempt-1')
+        ?.patterns?.map(({ pattern_pct }) => pattern_pct);
+    const replace = (pattern_pct: number, corrects: string) =>
+      told('patternScored', '2026-06-02', { ...OF, pattern_pct }, { corrects });
+    fc.assert(
+      fc.property(fc.array(fc.option(fc.integer({ min: 1, max: 90 })), { maxLength: 8 }), (acts) => {
+        // Beside the log, a pile of what stood one after the other: a correction is laid on it, an undo takes one off.
+        const pile: { score: number; entry: string }[] = [{ score: 91, entry: scored.id }];
+        const story: LogEvent[] = [];
+        for (const score of acts) {
+          const entry = pile.at(-1)?.entry;
+          if (entry === undefined) break;
+          const said =
+            score === null ? told('withdrawn', '2026-07-01', {}, { corrects: entry }) : replace(score, entry);
+          story.push(said);
+          if (score === null) pile.pop();
+          else pile.push({ score, entry: said.id });
+          expect(standing(story)).toEqual(pile.slice(-1).map(({ score: last }) => last));
+        }
+      }),
+    );
+  });
+
   it('a ring of corrections ends', () => {
     const a = told('withdrawn', '2026-07-01', {}, { id: 'ring-a', corrects: 'ring-b' });
     const b = told('withdrawn', '2026-07-01', {}, { id: 'ring-b', corrects: 'ring-a' });

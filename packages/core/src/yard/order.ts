@@ -22,8 +22,8 @@ const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
 /**
  * Events in the order they happened, corrections applied: an entry that a standing entry corrects drops out,
- * and `withdrawn` itself tells no story. A correction that is itself corrected no longer stands, so an undo
- * can be undone. A correction by a device whose clock ran wild corrects nothing until a person has settled it.
+ * and `withdrawn` itself tells no story. A correction that is taken back no longer counts, so an undo can be
+ * undone; one that is corrected again still keeps out what it replaced. A correction by a device whose clock ran wild corrects nothing until a person has settled it.
  */
 export function effective(events: readonly LogEvent[]): TimedEvent[] {
   const correctors = new Map<string, LogEvent[]>();
@@ -39,14 +39,25 @@ export function effective(events: readonly LogEvent[]): TimedEvent[] {
 }
 
 function standingBy(correctors: ReadonlyMap<string, readonly LogEvent[]>): (event: LogEvent) => boolean {
+  const of = (event: LogEvent): readonly LogEvent[] => correctors.get(event.id) ?? [];
+  const stands = knownOnce((event) => !of(event).some(counts));
+  /** Whether what it corrects is out: it stands, or what was put in its place does. */
+  const counts = knownOnce(
+    (correction) =>
+      stands(correction) || of(correction).some((next) => next.kind !== 'withdrawn' && counts(next)),
+  );
+  return stands;
+}
+
+/** An answer found once for each event; a ring of corrections, which only a hand-made log has, ends at where it began. */
+function knownOnce(answer: (event: LogEvent) => boolean): (event: LogEvent) => boolean {
   const known = new Map<string, boolean>();
-  const stands = (event: LogEvent): boolean => {
+  return (event) => {
     const found = known.get(event.id);
     if (found !== undefined) return found;
-    known.set(event.id, true); // a ring of corrections (only a hand-made log has one) ends here
-    const result = !(correctors.get(event.id) ?? []).some(stands);
+    known.set(event.id, true);
+    const result = answer(event);
     known.set(event.id, result);
     return result;
   };
-  return stands;
 }

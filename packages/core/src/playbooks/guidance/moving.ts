@@ -78,6 +78,7 @@ export const carrying: Guidance = {
       against: hasBees,
       facts: turned('closed'),
       shut: 'travel',
+      shuts: true,
     },
     flaps: {
       how: 'Air on two sides at least, as a load beside it may cover one.',
@@ -97,6 +98,7 @@ export const carrying: Guidance = {
       home: true,
       against: firstOf(hasBees, isShut),
       facts: left,
+      shut: 'travel',
     },
     arrived: {
       how: 'A sprinkle of water on the mesh, a look at the frames through it.',

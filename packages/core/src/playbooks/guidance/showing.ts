@@ -56,6 +56,7 @@ export const shownFrame: Guidance = {
       against: hasBees,
       facts: both(serves('shown'), turned('closed')),
       shut: 'outing',
+      shuts: true,
     },
     left: {
       how: 'In shade, level, strapped. Home before its hour.',
@@ -64,11 +65,13 @@ export const shownFrame: Guidance = {
       home: true,
       against: firstOf(hasBees, isShut),
       facts: left,
+      shut: 'outing',
     },
     shown: {
       how: 'Damp and beard on the glass: home at once. A hand on the glass tells first.',
       skipped: 'What happened there is not on record.',
       wrong: 'They pant or hang at the mesh: dark, cool, water on the outside, home.',
+      shut: 'outing',
       caution: PUBLIC,
     },
     home: {
@@ -107,6 +110,7 @@ export const lifting: Guidance = {
       against: hasBees,
       facts: both(turned('closed'), left),
       shut: 'outing',
+      shuts: true,
     },
     screwed: {
       how: 'All screws, before anything else is opened.',

@@ -117,6 +117,7 @@ export const closedStarter: Guidance = {
       against: hasBees,
       facts: both(serves('starter'), turned('closed')),
       shut: 'starter',
+      shuts: true,
     },
     grafts: {
       ...graftsIn,
