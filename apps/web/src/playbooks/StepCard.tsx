@@ -118,23 +118,6 @@ function Done(props: Guided) {
         />
       )}
       <div className="no-print mt-2">
-        {asks && (
-          <TextField
-            label={asks.weight ? `${asks.label} (${measures.weight}, or with its unit)` : asks.label}
-            inputMode="decimal"
-            value={step.amount}
-            problem={step.amount === '' ? undefined : step.badAmount}
-            onChange={({ target }) => step.setAmount(target.value)}
-          />
-        )}
-        {guide.words && (
-          <TextField
-            label={guide.words.label}
-            value={step.words}
-            maxLength={80}
-            onChange={({ target }) => step.setWords(target.value)}
-          />
-        )}
         {guide.choice && (
           <fieldset className="mb-2">
             <legend className="mb-0.5 text-sm text-soft">{guide.choice.label}</legend>
@@ -152,6 +135,23 @@ function Done(props: Guided) {
               ))}
             </div>
           </fieldset>
+        )}
+        {asks && (
+          <TextField
+            label={asks.weight ? `${asks.label} (${measures.weight}, or with its unit)` : asks.label}
+            inputMode="decimal"
+            value={step.amount}
+            problem={step.amount === '' ? undefined : step.badAmount}
+            onChange={({ target }) => step.setAmount(target.value)}
+          />
+        )}
+        {guide.words && (
+          <TextField
+            label={guide.words.label}
+            value={step.words}
+            maxLength={80}
+            onChange={({ target }) => step.setWords(target.value)}
+          />
         )}
         {guide.home && step.homeField}
         {step.refused && (

@@ -1,5 +1,5 @@
 import type { PlaybookName, Run } from '@yellow-cell/contract';
-import { playbooks, showDay, type Towards, towardsOf, towardsSentence } from '@yellow-cell/core';
+import { playbooks, showDay, type Towards, towardsOf, towardsSentence, withoutYear } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
@@ -7,31 +7,33 @@ import { TextField } from '../parts/Field.tsx';
 import { Form } from '../yard/Form.tsx';
 import type { BoxView, YardView } from '../yard/useYard.ts';
 
-/** Whether the day wanted can be kept, and by when each stage is to be done for it. */
-export function TowardsDay({
-  view,
-  playbook,
-  by,
-  towards,
-  told = {},
-}: {
+interface TowardsProps {
   view: YardView;
-  playbook: PlaybookName;
   by: string;
   towards: Towards;
-  told?: Run['steps'];
-}) {
+}
+
+/** Whether the day wanted can be kept. */
+function Kept({ view, by, towards }: TowardsProps) {
   const say = useSay();
-  const late = towards.inHand_d < 0;
-  const left = playbooks[playbook].steps.filter(({ id }) => towards.latest.has(id) && !told[id]);
+  return (
+    <p role="status" className={`font-semibold ${towards.inHand_d < 0 ? 'text-danger' : ''}`}>
+      {say(withoutYear(towardsSentence(towards, by, view.constants), view.on))}
+    </p>
+  );
+}
+
+/** The same, and by when each stage is to be done for it, before it is begun. */
+export function TowardsDay({ playbook, ...props }: TowardsProps & { playbook: PlaybookName }) {
+  const say = useSay();
+  const { view, by, towards } = props;
+  const dated = playbooks[playbook].steps.filter(({ id }) => towards.latest.has(id));
   return (
     <div className="my-2">
-      <p role="status" className={`font-semibold ${late ? 'text-danger' : ''}`}>
-        {say(towardsSentence(towards, by, view.constants))}
-      </p>
-      {!late && (
+      <Kept {...props} />
+      {towards.inHand_d >= 0 && (
         <ul aria-label="Latest days" className="text-sm">
-          {left.map(({ id, title }) => (
+          {dated.map(({ id, title }) => (
             <li key={id} className="row-line">
               <span>{title}</span>
               <span className="shrink-0 text-right">
@@ -73,10 +75,8 @@ export function RunTowards({
     setChanging(false);
   };
   return (
-    <section aria-label="Day wanted" className="mb-3 max-w-2xl">
-      {towards && run.by !== undefined && (
-        <TowardsDay view={view} playbook={run.playbook} by={run.by} towards={towards} told={run.steps} />
-      )}
+    <section aria-label="Day wanted" className="mb-3 flex max-w-2xl flex-wrap items-center gap-x-4">
+      {towards && run.by !== undefined && <Kept view={view} by={run.by} towards={towards} />}
       {changing ? (
         <Form save="Set the day" onSave={save} onCancel={() => setChanging(false)}>
           <TextField

@@ -111,11 +111,14 @@ export function Timeline({ attempt, compartment, weather, constants, on }: Timel
           </g>
         ))}
         {windows.map((window, index) => {
-          const left = at(window.from);
-          const wide = Math.max(6, at(window.to) - left);
+          // What was due before the cell was given, or is due long after, is shown at the edge.
+          const left = Math.min(Math.max(at(window.from), x(-1)), x(last) - 6);
+          const wide = Math.max(6, Math.min(at(window.to), x(last)) - left);
           const y = LINE + 26 + index * 20;
-          const textLeft = left + wide + 5;
-          const fits = textLeft + window.title.length * 6 < width;
+          const textWidth = window.title.length * 6.4;
+          const after = left + wide + 5;
+          const fits = after + textWidth < width;
+          const before = Math.max(left - 5, textWidth);
           const running = window.from <= on;
           return (
             <g key={window.kind}>
@@ -129,7 +132,7 @@ export function Timeline({ attempt, compartment, weather, constants, on }: Timel
                 stroke="var(--ink)"
               />
               <text
-                x={fits ? textLeft : left - 5}
+                x={fits ? after : before}
                 textAnchor={fits ? 'start' : 'end'}
                 y={y + 11.5}
                 fontSize={12}
