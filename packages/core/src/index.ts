@@ -64,6 +64,7 @@ export { coverSheet, EXCLUDER_SLOT_MM, emptyBody, MESH_MM, tightBoard } from './
 export { upgradeDesign } from './box/schemaVersion.ts';
 export { bodyName, type Space } from './box/spaces.ts';
 export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';
+export { withCover, withExcluder, withRim, withStorey } from './box/stackAdds.ts';
 export { withLayerAt, withoutLayer } from './box/stackMoves.ts';
 export { standardBody, standardDesign } from './box/standardDesign.ts';
 export { daylightHours } from './calendar/daylight.ts';
@@ -201,6 +202,7 @@ export { dailyWeights, type ScaleUse, scaleUse } from './sensors/scale.ts';
 export { slugOf } from './slug.ts';
 export { readCoordinate, showCoordinate } from './units/coordinates.ts';
 export { MM_PER_INCH, type ParsedLength, parseLength, showLength, showLengthBare } from './units/length.ts';
+export { R_UNITS, rIn, rOf } from './units/resistance.ts';
 export { readWeight } from './units/weight.ts';
 export { type Arranged, arrangements, arrangementsOf, surestFirst } from './warmth/arrangements.ts';
 export {

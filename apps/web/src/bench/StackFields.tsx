@@ -1,15 +1,19 @@
-import type { Body, DesignContent, Sheet } from '@yellow-cell/contract';
+import type { DesignContent, Units } from '@yellow-cell/contract';
 import {
   type BoxModel,
-  coverSheet,
-  emptyBody,
+  countOf,
   resistanceOf,
   roofLayers,
   sheetWords,
-  withLayers,
+  showLength,
+  withCover,
+  withExcluder,
   withoutLayer,
+  withRim,
+  withStorey,
 } from '@yellow-cell/core';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
+import { useUnits } from '../app/units.ts';
 import { SelectField } from '../parts/Field.tsx';
 import { LengthField } from '../parts/LengthField.tsx';
 import { ClaimField } from './ClaimField.tsx';
@@ -28,14 +32,8 @@ export function StackFields({
   setBody: (id: string) => void;
 }) {
   const { content } = desk.draft;
+  const units = useUnits();
   const { layers } = content;
-  const add = (make: (first: Body, next: (kind: string) => string) => Body | Sheet) =>
-    desk.edit((now) =>
-      withLayers(now, (list, ids) => {
-        const first = list.find((layer): layer is Body => layer.kind === 'body');
-        return first ? [...list, make(first, ids.next)] : list;
-      }),
-    );
   const swap = (index: number, by: number) =>
     desk.edit((now) => {
       const list = [...now.layers];
@@ -54,7 +52,7 @@ export function StackFields({
           return (
             <Row
               key={layer.id}
-              title={titleOf(layer, model)}
+              title={titleOf(layer, model, units)}
               onChoose={() => (layer.kind === 'body' ? setBody(layer.id) : onChoose(layer.id))}
               onUp={index < layers.length - 1 && index > 0 ? () => swap(index, 1) : undefined}
               onDown={index > 1 ? () => swap(index, -1) : undefined}
@@ -63,47 +61,15 @@ export function StackFields({
           );
         })}
         <Row
-          title={`Floor, ${content.floor.kind}, lip ${content.floor.lip.mm} mm`}
+          title={`Floor, ${content.floor.kind}, lip ${showLength(content.floor.lip.mm, units)}`}
           onChoose={() => onChoose('floor')}
         />
       </ul>
       <div className="mt-1 flex flex-wrap gap-1.5">
-        <AddButton
-          label="Body"
-          onAdd={() =>
-            add((first, next) => ({
-              ...emptyBody(next('body'), next('bay'), first),
-              name: 'Second storey',
-              rebate: first.rebate,
-            }))
-          }
-        />
-        <AddButton
-          label="Rim"
-          onAdd={() =>
-            add((first, next) => ({
-              ...emptyBody(next('body'), next('bay'), first),
-              name: 'Feeder rim',
-              depth: { mm: 60 },
-              rebate: null,
-            }))
-          }
-        />
-        <AddButton
-          label="Excluder"
-          onAdd={() =>
-            add((first, next) =>
-              coverSheet(next('sheet'), {
-                what: 'excluder',
-                thickness: { mm: 2 },
-                each: false,
-                slot: 4.2,
-                fits: first.format.name,
-              }),
-            )
-          }
-        />
-        <AddButton label="Inner cover" onAdd={() => add((_, next) => coverSheet(next('sheet')))} />
+        <AddButton label="Body" onAdd={() => desk.edit(withStorey)} />
+        <AddButton label="Rim" onAdd={() => desk.edit((now) => withRim(now))} />
+        <AddButton label="Excluder" onAdd={() => desk.edit(withExcluder)} />
+        <AddButton label="Inner cover" onAdd={() => desk.edit(withCover)} />
       </div>
     </section>
   );
@@ -150,11 +116,11 @@ const Icon = ({ label, onPress, sign }: { label: string; onPress: () => void; si
   </button>
 );
 
-function titleOf(layer: DesignContent['layers'][number], model: BoxModel): string {
+function titleOf(layer: DesignContent['layers'][number], model: BoxModel, units: Units): string {
   if (layer.kind === 'sheet')
-    return `${sheetWords[layer.what]}${layer.each ? ', one each' : ''}${layer.holes.length > 0 ? `, ${layer.holes.length} hole${layer.holes.length > 1 ? 's' : ''}` : ''}`;
+    return `${sheetWords[layer.what]}${layer.each ? ', one each' : ''}${layer.holes.length > 0 ? `, ${countOf(layer.holes.length, 'hole')}` : ''}`;
   const frames = model.frames.filter(({ bay }) => layer.bays.some(({ id }) => id === bay)).length;
-  return `${layer.name || (frames > 0 ? 'Body' : 'Rim')}, ${layer.depth.mm} deep${frames > 0 ? `, ${frames} frames` : ''}`;
+  return `${layer.name || (frames > 0 ? 'Body' : 'Rim')}, ${showLength(layer.depth.mm, units)} deep${frames > 0 ? `, ${countOf(frames, 'frame')}` : ''}`;
 }
 
 export function FloorFields({ desk }: { desk: DraftDesk }) {

@@ -1,4 +1,5 @@
 import type { BayUse, DesignContent, Occupant, ReachQuestion } from '@yellow-cell/contract';
+import { isRim } from '../box/divideRim.ts';
 import { gap } from '../box/gap.ts';
 import { reachQuestionOf } from '../box/model.ts';
 import { withoutPart, withPart } from '../box/parts.ts';
@@ -206,7 +207,9 @@ const heldQueen: Rule = ({ model, design }) => {
     .flatMap((compartment): Finding[] => {
       const home = compartment.spaces;
       const territory = territories.find((group) => home.some((id) => group.includes(id))) ?? [];
-      const away = territory.filter((id) => !home.includes(id));
+      // A rim over her own room alone is part of it; one over another's joins them, and that is in reach too.
+      const rims = new Set(model.spaces.flatMap(({ id, body }) => (body && isRim(body.body) ? [id] : [])));
+      const away = territory.filter((id) => !home.includes(id) && !rims.has(id));
       const out = model.openings.filter(
         ({ opening, serves }) =>
           'state' in opening &&
