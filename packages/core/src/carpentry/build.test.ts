@@ -1,4 +1,4 @@
-import type { NestAnswer, StockSheet } from '@yellow-cell/contract';
+import type { DesignContent, Family, NestAnswer, StockSheet } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { deriveBox } from '../box/model.ts';
 import { defaultConstants } from '../constants/registry.ts';
@@ -120,12 +120,37 @@ describe('the steps', () => {
       const caution = (key: string) => steps.find((step) => step.key === key)?.caution;
       if (order.includes('cut')) expect(caution('cut')).toContain('guard');
       if (order.includes('panes')) expect(caution('panes')).toContain('Glass');
-      expect(caution('finish')).toContain('no flame');
+      if (order.includes('finish')) expect(caution('finish')).toContain('no flame');
+      before('mesh', 'fold');
       // Every part is in some step: nothing is cut and then forgotten.
       const named = new Set(steps.flatMap((step) => step.parts));
       expect(keys.filter((key) => !named.has(key))).toEqual([]);
     },
   );
+
+  it('name what is used alone: no saw for a sheet’s windows, no wax on foam, no finish on plastic', () => {
+    const stepsOf = (design: DesignContent) => buildSteps(design, 'butt', defaultConstants);
+    const folded = stepsOf(familyDesign('foldedSheet'));
+    expect(folded.map(({ key }) => key)).toContain('mesh');
+    expect(folded.find(({ key }) => key === 'finish')).toBeUndefined();
+    expect(folded.find(({ key }) => key === 'mesh')?.tools).not.toContain('stapler');
+    const printed = stepsOf(familyDesign('smallFormat'));
+    expect(printed.map(({ key }) => key)).toContain('print');
+    expect(printed.flatMap(({ tools }) => tools).join(' ')).not.toMatch(/saw|router|stapler|drill/);
+    const made = (material: 'pine' | 'foam' | 'plastic') => {
+      const design = familyDesign('nucleus');
+      const layers = design.layers.map((layer) => (layer.kind === 'body' ? { ...layer, material } : layer));
+      return stepsOf({ ...design, layers }).find(({ key }) => key === 'finish');
+    };
+    expect(made('pine')?.text).toContain('wax');
+    expect(made('foam')?.text).not.toContain('wax');
+    expect(made('foam')?.caution).not.toContain('wax');
+    expect(made('plastic')).toBeUndefined();
+    const covers = (family: Family) =>
+      stepsOf(familyDesign(family)).find(({ key }) => key === 'covers')?.text;
+    expect(covers('nucleus')).not.toContain('its own cover');
+    expect(covers('threeWay')).toContain('its own cover');
+  });
 
   it('wait for what dries: bees come two days after the finish', () => {
     const steps = buildSteps(familyDesign('nucleus'), 'butt', defaultConstants);

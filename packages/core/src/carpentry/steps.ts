@@ -1,4 +1,5 @@
 import type { BuildPart, BuildStep, DesignContent, Joint } from '@yellow-cell/contract';
+import { deriveBox } from '../box/model.ts';
 import { bodiesOf, sheetsOf } from '../box/stack.ts';
 import type { Constants } from '../constants/registry.ts';
 import { capital } from '../say/words.ts';
@@ -9,9 +10,11 @@ const SAW =
   'Saws and routers: guard and riving knife on, push stick, eyes and ears covered, no gloves near a blade, nobody beside you talked to.';
 const DUST =
   'Dust and plastic fumes: extraction or a mask; plastics are cut cool and never heated to smoking.';
+const KNIFE = 'Knives: away from the body, a rule with a guard, a sharp blade.';
 const GLASS = 'Glass: gloves and glasses, edges ground or taped, carried upright, film off last.';
 const FINISH =
   'Finishes and wax: outside only, open air, no flame; hot wax is never left alone and never met with water.';
+const PAINT = 'Finishes: outside only, open air, no flame.';
 const LIFT = 'Lift with a straight back, or by two.';
 
 const quantity = (parts: readonly BuildPart[]): string =>
@@ -38,6 +41,22 @@ export function buildSteps(design: DesignContent, joint: Joint, constants: Const
   const lids = of(({ name }) => /cover|roof|tray|board$/i.test(name) && !/^Floor/.test(name));
   const folded = of(({ name }) => name === 'Folded sheet' || name === 'Lug rail');
   const printed = design.bed !== null;
+  const glued = printed || design.folding !== null;
+  const ownCovers = sheetsOf(design).some(({ each }) => each) && deriveBox(design).compartments.length > 1;
+  const finished = printed || design.folding ? undefined : finishOf(design);
+  const mesh =
+    sieves.length > 0 &&
+    step(
+      'mesh',
+      design.folding === null ? 'Mesh and excluders, before any cover' : 'Mesh, while the sheet lies flat',
+      {
+        text: `${quantity(sieves)}, each over the edge of its opening on every side, ${glued ? 'glued through the mesh, with any flaps left free' : 'stapled every 3 cm'}.`,
+        parts: keys(sieves),
+        tools: ['tin snips', glued ? 'contact glue' : 'stapler'],
+        caution: 'Cut mesh is sharp: gloves, and edges folded under.',
+        checks: ['No gap of 3 mm or more at any edge', 'Excluder wires are straight'],
+      },
+    );
   const steps: (BuildStep | false)[] = [
     step('measure', 'Measure the stock', {
       text: `Measure every board and sheet: the inside width and inside length are what matters, outside follows. ${
@@ -84,12 +103,15 @@ export function buildSteps(design: DesignContent, joint: Joint, constants: Const
         caution: SAW,
         checks: ['A divider slides by hand in every groove', 'Lug rebates are as deep at both ends'],
       }),
-    [...has('hole'), ...has('window')].length > 0 &&
+    !printed &&
+      [...has('hole'), ...has('window')].length > 0 &&
       step('holes', 'Holes and windows', {
-        text: 'Drill entrances from the outside into a scrap behind; cut windows for mesh and excluder; break every edge that bees or mesh touch.',
+        text: design.folding
+          ? 'Punch entrances and cut windows while the sheet lies flat, from its outside, on a board.'
+          : 'Drill entrances from the outside into a scrap behind; cut windows for mesh and excluder; break every edge that bees or mesh touch.',
         parts: keys(unique([...has('hole'), ...has('window')])),
-        tools: ['drill', 'hole saw', 'jigsaw'],
-        caution: `${SAW} ${DUST}`,
+        tools: design.folding ? ['hole punch', 'knife', 'steel rule'] : ['drill', 'hole saw', 'jigsaw'],
+        caution: design.folding ? KNIFE : `${SAW} ${DUST}`,
         checks: ['No hole lies across a divider’s line', 'No splinter stands into a hole'],
       }),
     walls.length > 0 &&
@@ -110,6 +132,7 @@ export function buildSteps(design: DesignContent, joint: Joint, constants: Const
         ],
         wait_days: 1,
       }),
+    design.folding !== null && mesh,
     folded.length > 0 &&
       step('fold', 'Fold, and tape the seams', {
         text: 'Guides for the frame feet first. Score the bends on the inside of the fold, fold up, glue the flaps inside the side walls, tape every seam outside; rails for the lugs last. Leave the window flaps free.',
@@ -132,14 +155,7 @@ export function buildSteps(design: DesignContent, joint: Joint, constants: Const
           .filter(({ key }) => key === 'rim.front' || key === 'floor')
           .map(({ sentence }) => capital(sentence)),
       }),
-    sieves.length > 0 &&
-      step('mesh', 'Mesh and excluders, before any cover', {
-        text: `${quantity(sieves)}, each over the edge of its opening on every side, stapled every 3 cm; on plastic, glued through the mesh with the flaps left free.`,
-        parts: keys(sieves),
-        tools: ['tin snips', 'stapler'],
-        caution: 'Cut mesh is sharp: gloves, and edges folded under.',
-        checks: ['No gap of 3 mm or more at any edge', 'Excluder wires are straight'],
-      }),
+    design.folding === null && mesh,
     boards.length > 0 &&
       step('dividers', 'Fit the dividers', {
         text: `${quantity(boards)}. Each slides in its grooves, reaches the floor and the cover, and its ears fill the lug rebates.`,
@@ -153,10 +169,10 @@ export function buildSteps(design: DesignContent, joint: Joint, constants: Const
       }),
     [...lids, ...soft].length > 0 &&
       step('covers', 'Covers and roof', {
-        text: `${quantity(unique([...lids, ...soft]))}. Each compartment has its own cover: one lifts while the next stays shut.`,
+        text: `${quantity(unique([...lids, ...soft]))}.${ownCovers ? ' Each compartment has its own cover: one lifts while the next stays shut.' : ''}`,
         parts: keys(unique([...lids, ...soft])),
         tools: ['scissors', 'plane'],
-        checks: ['Covers lie flat', 'One cover lifts without moving its neighbour'],
+        checks: ['Covers lie flat', ...(ownCovers ? ['One cover lifts without moving its neighbour'] : [])],
       }),
     fittings.length > 0 &&
       step('fittings', 'Discs, latches, handles and plate', {
@@ -164,13 +180,14 @@ export function buildSteps(design: DesignContent, joint: Joint, constants: Const
         tools: ['screwdriver'],
         checks: ['Every disc turns through all its states', 'Every compartment has its number and its mark'],
       }),
-    step('finish', 'Finish the outside', {
-      text: `Outside only, water-based, or dipped in wax; nothing on the inside. Air it ${constants.airing_d} days before bees.`,
-      tools: ['brush'],
-      caution: FINISH,
-      checks: ['Inside is bare'],
-      wait_days: constants.airing_d,
-    }),
+    finished !== undefined &&
+      step('finish', 'Finish the outside', {
+        text: `Outside only, ${finished === 'foam' ? 'a water-based paint without solvents, which melt foam' : 'water-based, or dipped in wax'}; nothing on the inside. Air it ${constants.airing_d} days before bees.`,
+        tools: ['brush'],
+        caution: finished === 'foam' ? PAINT : FINISH,
+        checks: ['Inside is bare'],
+        wait_days: constants.airing_d,
+      }),
     glass.length > 0 &&
       step('panes', 'Panes last, and the film off at the end', {
         text: `${quantity(glass)}. Slide each into its seat with half a millimetre of play, so that wet wood cannot break it.`,
@@ -198,6 +215,13 @@ export function buildSteps(design: DesignContent, joint: Joint, constants: Const
     }),
   ];
   return steps.filter((each): each is BuildStep => each !== false);
+}
+
+/** What is finished outside: wood, else foam; plastic and glass want nothing. */
+function finishOf(design: DesignContent): 'wood' | 'foam' | undefined {
+  const materials = bodiesOf(design).map(({ material }) => material);
+  if (materials.some((each) => each === 'pine' || each === 'plywood')) return 'wood';
+  return materials.includes('foam') ? 'foam' : undefined;
 }
 
 type Rest = Pick<BuildStep, 'text'> & Partial<BuildStep>;
