@@ -68,7 +68,7 @@ export type Bay = z.infer<typeof Bay>;
 
 /** Shapes and colours that bees tell apart (handbook 2, finding home). */
 export const Mark = z.strictObject({
-  shape: z.enum(['disc', 'ring', 'rays', 'bars', 'cross', 'frame']),
+  shape: z.enum(['disc', 'ring', 'rays', 'bars', 'cross', 'frame', 'chevrons', 'twin', 'halves', 'rings']),
   colour: z.enum(['yellow', 'blue', 'white', 'black']),
 });
 export type Mark = z.infer<typeof Mark>;

@@ -6,7 +6,7 @@ export { type CompassPoint, compassPoint, sideBearing } from './box/compass.ts';
 export { designChanges } from './box/designChanges.ts';
 export { designProblems, fitQuestionOf } from './box/designProblems.ts';
 export { isRim, withRimDivided } from './box/divideRim.ts';
-export { type Drift, type DriftRisk, markUnlike } from './box/drift.ts';
+export { type Drift, type DriftRisk, MARK_COLOURS, MARK_SHAPES, markUnlike } from './box/drift.ts';
 export { withDummy } from './box/dummy.ts';
 export {
   dividerRange,

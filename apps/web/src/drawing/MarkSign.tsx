@@ -18,6 +18,22 @@ const SHAPE: Readonly<Record<Mark['shape'], (ink: string) => ReactNode>> = {
   frame: (ink) => (
     <rect x={-4.6} y={-4.6} width={9.2} height={9.2} fill="none" stroke={ink} strokeWidth={2.2} />
   ),
+  chevrons: (ink) => (
+    <path d="M-5 -0.5 0 -5.5 5 -0.5M-5 5 0 0 5 5" fill="none" stroke={ink} strokeWidth={2.2} />
+  ),
+  twin: (ink) => (
+    <>
+      <circle cx={-3.4} r={2.7} fill={ink} />
+      <circle cx={3.4} r={2.7} fill={ink} />
+    </>
+  ),
+  halves: (ink) => <path d="M-7 7V-7H7Z" fill={ink} />,
+  rings: (ink) => (
+    <>
+      <circle r={5.6} fill="none" stroke={ink} strokeWidth={1.7} />
+      <circle r={2.2} fill={ink} />
+    </>
+  ),
 };
 
 /** The mark beside an entrance, about the origin, 16 units across. */

@@ -52,7 +52,7 @@ describe('drift between two entrances (handbook 2, finding home)', () => {
     for (const [index, mark] of marks.entries())
       for (const other of marks.slice(index + 1)) expect(differClearly(mark, other)).toBe(true);
     // Beyond four colours only the shape or colour can differ, and no mark is given twice.
-    for (let count = 4; count < 24; count++) marks.push(markUnlike(marks));
-    expect(new Set(marks.map(({ shape, colour }) => shape + colour)).size).toBe(24);
+    for (let count = 4; count < 40; count++) marks.push(markUnlike(marks));
+    expect(new Set(marks.map(({ shape, colour }) => shape + colour)).size).toBe(40);
   });
 });

@@ -48,15 +48,27 @@ function centresApart(a: PlacedOpening, b: PlacedOpening): number {
   return Math.hypot(along, middleOf(a.z) - middleOf(b.z));
 }
 
-const SHAPES: readonly Mark['shape'][] = ['disc', 'bars', 'ring', 'rays', 'frame', 'cross'];
-const COLOURS: readonly Mark['colour'][] = ['yellow', 'blue', 'white', 'black'];
+/** In the order in which they are proposed: the first are the least alike. */
+export const MARK_SHAPES: readonly Mark['shape'][] = [
+  'disc',
+  'bars',
+  'ring',
+  'rays',
+  'frame',
+  'cross',
+  'chevrons',
+  'twin',
+  'halves',
+  'rings',
+];
+export const MARK_COLOURS: readonly Mark['colour'][] = ['yellow', 'blue', 'white', 'black'];
 
 /** The first mark of our own drawing that differs in shape and colour from all of these, or else in shape. */
 export function markUnlike(others: readonly (Mark | null)[]): Mark {
   const taken = others.filter((mark) => mark !== null);
-  const all = SHAPES.flatMap((shape, turn) =>
-    COLOURS.map(
-      (_, index): Mark => ({ shape, colour: COLOURS[(turn + index) % COLOURS.length] ?? 'yellow' }),
+  const all = MARK_SHAPES.flatMap((shape, turn) =>
+    MARK_COLOURS.map(
+      (_, index): Mark => ({ shape, colour: MARK_COLOURS[(turn + index) % MARK_COLOURS.length] ?? 'yellow' }),
     ),
   );
   const clear = all.find((mark) => taken.every((other) => differClearly(mark, other)));

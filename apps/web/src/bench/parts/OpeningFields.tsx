@@ -1,5 +1,5 @@
 import type { Entrance, Mark, Side, Vent } from '@yellow-cell/contract';
-import { bodyWith, markUnlike, withoutPart, withPart } from '@yellow-cell/core';
+import { bodyWith, MARK_COLOURS, MARK_SHAPES, markUnlike, withoutPart, withPart } from '@yellow-cell/core';
 import { MarkIcon } from '../../drawing/MarkSign.tsx';
 import { SelectField } from '../../parts/Field.tsx';
 import { LengthField } from '../../parts/LengthField.tsx';
@@ -13,8 +13,6 @@ const STATES: readonly (readonly [Entrance['state'], string])[] = [
   ['closed', 'Closed'],
 ];
 const SIDES: readonly Side[] = ['front', 'back', 'left', 'right'];
-const SHAPES: readonly Mark['shape'][] = ['disc', 'ring', 'rays', 'bars', 'cross', 'frame'];
-const COLOURS: readonly Mark['colour'][] = ['yellow', 'blue', 'white', 'black'];
 
 export function EntranceFields({ desk, entrance, onChoose }: PartFieldsProps & { entrance: Entrance }) {
   const { content } = desk.draft;
@@ -103,7 +101,7 @@ export function EntranceFields({ desk, entrance, onChoose }: PartFieldsProps & {
                 value={mark.shape}
                 onChange={({ target }) => set({ mark: { ...mark, shape: target.value as Mark['shape'] } })}
               >
-                {SHAPES.map((shape) => (
+                {MARK_SHAPES.map((shape) => (
                   <option key={shape}>{shape}</option>
                 ))}
               </select>
@@ -113,7 +111,7 @@ export function EntranceFields({ desk, entrance, onChoose }: PartFieldsProps & {
                 value={mark.colour}
                 onChange={({ target }) => set({ mark: { ...mark, colour: target.value as Mark['colour'] } })}
               >
-                {COLOURS.map((colour) => (
+                {MARK_COLOURS.map((colour) => (
                   <option key={colour}>{colour}</option>
                 ))}
               </select>
