@@ -87,6 +87,8 @@ export const Entrance = z.strictObject({
   shape: z.enum(['round', 'slot']),
   state: EntranceState,
   mark: Mark.nullable(),
+  /** Led in a closed tunnel through the cheek behind the wall, so that the room between them is shut. */
+  tunnel: z.boolean().optional(),
 });
 export type Entrance = z.infer<typeof Entrance>;
 export const Vent = z.strictObject({

@@ -231,10 +231,10 @@ function cheekPassages({ body, inside, z }: PlacedBody, spaces: readonly Space[]
   );
 }
 
-/** A hole drilled through wall and cheek opens the void between them too. */
+/** A hole drilled through wall and cheek opens the void between them too, but for one in a tunnel. */
 function throughCheek({ id, opening, body, x, y, z }: PlacedOpening, spaces: readonly Space[]): Passage[] {
   const behind = spaces.find((space) => space.id === `${body.body.id}-${opening.side}`);
-  if (!behind) return [];
+  if (!behind || ('state' in opening && opening.tunnel)) return [];
   const rooms = spaces.filter(
     ({ column, block, body: of }) => column && of?.body.id === body.body.id && meets(block.x, x),
   );

@@ -252,3 +252,35 @@ describe('what is judged', () => {
     expect(failing(check?.fix?.design ?? shut).map(({ kind }) => kind)).not.toContain('hasFlight');
   });
 });
+
+describe('an entrance through a cheek', () => {
+  const through = (tunnel: boolean) =>
+    main(familyDesign('changer'), (body) => ({
+      ...body,
+      entrances: body.entrances.map((each, index) =>
+        index === 0 ? { ...each, side: 'front' as const, tunnel } : each,
+      ),
+    }));
+  const across = (design: DesignContent) =>
+    checkDesign(design).filter(({ kind, holds }) => kind === 'holeAcross' && !holds);
+
+  it('wants a tunnel, not a plug, and is right with one', () => {
+    const [found, ...more] = across(through(false));
+    expect(more).toEqual([]);
+    expect(found).toMatchObject({
+      severity: 'care',
+      fix: { label: 'Lead it through the cheek in a tunnel' },
+    });
+    const mended = found?.fix?.design;
+    expect(mended && across(mended)).toEqual([]);
+    expect(across(through(true))).toEqual([]);
+    // It still lets them fly, and the room behind the cheek is nobody's.
+    const { openings, passages } = deriveBox(through(true));
+    expect(openings.find(({ opening }) => opening.side === 'front')?.serves).toHaveLength(1);
+    expect(
+      passages.filter(
+        ({ reason, between }) => reason === 'entrance' && between.some((id) => id.endsWith('-front')),
+      ),
+    ).toEqual([]);
+  });
+});

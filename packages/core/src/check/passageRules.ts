@@ -1,7 +1,7 @@
 import type { BayUse, DesignContent, Occupant, ReachQuestion } from '@yellow-cell/contract';
 import { isRim } from '../box/divideRim.ts';
 import { gap } from '../box/gap.ts';
-import { reachQuestionOf } from '../box/model.ts';
+import { isEntrance, reachQuestionOf } from '../box/model.ts';
 import { withoutPart, withPart } from '../box/parts.ts';
 import type { Passage } from '../box/passages.ts';
 import { mm as length } from '../box/plainParts.ts';
@@ -138,6 +138,20 @@ const holesAcross: Rule = ({ model, design }) => {
     const opening = model.openings.find((each) => each.id === id);
     const word = opening ? ('state' in opening.opening ? 'entrance' : 'vent') : 'hole in the cover';
     const queen = across ? gap({ gap_mm: across.gap_mm }).passes.includes('queen') : false;
+    if (across && opening && isEntrance(opening) && isCheek(model, across.between))
+      return {
+        kind: 'holeAcross',
+        severity: 'care',
+        holds: false,
+        places: [id],
+        figure: across.gap_mm,
+        limit: fixed(0, PASSING),
+        sentence: `The entrance opens ${namesOf(model, across.between)} to one another: bees build behind the cheek, and a queen is lost there.`,
+        fix: {
+          label: 'Lead it through the cheek in a tunnel',
+          apply: () => withPart(design, id, { tunnel: true }),
+        },
+      };
     return {
       kind: 'holeAcross',
       severity: queen ? 'danger' : 'care',
@@ -151,6 +165,9 @@ const holesAcross: Rule = ({ model, design }) => {
     };
   });
 };
+
+const isCheek = ({ spaces }: Scene['model'], between: Passage['between']): boolean =>
+  spaces.some(({ id, kind }) => kind === 'cheek' && between.includes(id));
 
 function sameLevel({ spaces }: Scene['model'], [a, b]: Passage['between']): boolean {
   const [one, other] = [a, b].map((id) => spaces.find((space) => space.id === id));

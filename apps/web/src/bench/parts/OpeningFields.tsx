@@ -126,6 +126,17 @@ export function EntranceFields({ desk, entrance, onChoose }: PartFieldsProps & {
           </button>
         </div>
       </fieldset>
+      {bodyWith(content, id)?.cheeks && (entrance.side === 'front' || entrance.side === 'back') && (
+        <label className="mt-1 flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-yellow"
+            checked={entrance.tunnel ?? false}
+            onChange={({ target }) => set({ tunnel: target.checked })}
+          />
+          Led through the cheek in a tunnel
+        </label>
+      )}
     </PartFrame>
   );
 }
