@@ -23,6 +23,7 @@ export {
   withThickness,
 } from './box/editDesign.ts';
 export { sidesOf, withEntranceAdded, withProposedEntrances, withVentAdded } from './box/entrances.ts';
+export { rightlyNamed } from './box/familyName.ts';
 export {
   fit,
   fitCountProblems,

@@ -1,5 +1,5 @@
 import type { Design, DesignContent, Family } from '@yellow-cell/contract';
-import { familyDesign } from '@yellow-cell/core';
+import { familyDesign, rightlyNamed } from '@yellow-cell/core';
 import { useCallback, useEffect, useReducer } from 'react';
 import { keepSoon, readKept } from '../app/kept.ts';
 
@@ -55,7 +55,7 @@ export function useDraft(id: string, saved: Design | undefined): DraftDesk {
   const edit = useCallback((move: (content: DesignContent) => DesignContent, tag = '') => {
     step({
       kind: 'change',
-      to: (before) => ({ ...before, content: move(before.content) }),
+      to: (before) => ({ ...before, content: rightlyNamed(before.content, move(before.content)) }),
       tag,
       at: Date.now(),
     });

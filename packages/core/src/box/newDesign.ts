@@ -1,5 +1,6 @@
 import type { DesignContent, Family, Length } from '@yellow-cell/contract';
 import { withCompartments } from './editDesign.ts';
+import { familyFor } from './familyName.ts';
 import { type BodySizes, coverSheet, emptyBody, mm, USUAL } from './plainParts.ts';
 import { DESIGN_SCHEMA_VERSION_NOW } from './schemaVersion.ts';
 
@@ -10,19 +11,10 @@ export interface NewBody extends BodySizes {
   family?: Family;
 }
 
-/** Two halves of fewer frames than this are a nucleus to mate in, not a pair to winter. */
-const PAIR_FRAMES = 4;
-
-function familyFor(frames: readonly number[]): Family {
-  if (frames.length === 1) return 'nucleus';
-  if (frames.length === 2) return Math.min(...frames) < PAIR_FRAMES ? 'twoWayNucleus' : 'twoWayBody';
-  return frames.length === 3 ? 'threeWay' : 'fourWay';
-}
-
 export function newDesign({ frames, thickness, family, ...body }: NewBody): DesignContent {
   const empty: DesignContent = {
     schemaVersion: DESIGN_SCHEMA_VERSION_NOW,
-    family: family ?? familyFor(frames),
+    family: family ?? familyFor(frames.length, body.insideWidth.mm),
     lastPart: 3,
     floor: {
       kind: 'solid',
