@@ -104,6 +104,7 @@ export { usualWorkshop } from './carpentry/workshop.ts';
 export { check, checkProblems } from './check/answer.ts';
 export { checkDesign } from './check/check.ts';
 export { markWords } from './check/entranceRules.ts';
+export { type GatheredCheck, gathered } from './check/gathered.ts';
 export { type LimitName, limitsOf, limitTable } from './check/limits.ts';
 export {
   type ConstantName,

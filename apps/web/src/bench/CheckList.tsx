@@ -1,5 +1,5 @@
 import type { CheckResult } from '@yellow-cell/contract';
-import { type LimitName, limitTable } from '@yellow-cell/core';
+import { type GatheredCheck, gathered, type LimitName, limitTable } from '@yellow-cell/core';
 import { CircleAlert, CircleHelp, Info, TriangleAlert } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { useSay } from '../app/units.ts';
@@ -23,8 +23,9 @@ interface CheckListProps {
 export function CheckList({ desk, checks, checking, onChoose, onPoint }: CheckListProps) {
   const say = useSay();
   const [all, setAll] = useState(false);
-  const open = checks.filter(({ holds, overruled }) => !holds && overruled === null);
-  const stand = checks.filter(({ holds, overruled }) => !holds && overruled !== null);
+  const failing = gathered(checks.filter(({ holds }) => !holds));
+  const open = failing.filter(({ overruled }) => overruled === null);
+  const stand = failing.filter(({ overruled }) => overruled !== null);
   const held = checks.filter(({ holds }) => holds);
   return (
     <section aria-label="Checks" aria-busy={checking}>
@@ -78,8 +79,8 @@ function Check({
   checking,
   onChoose,
   onPoint,
-}: Omit<CheckListProps, 'checks'> & { check: CheckResult }) {
-  const { severity, sentence, fix, key, overruled, places } = check;
+}: Omit<CheckListProps, 'checks'> & { check: GatheredCheck }) {
+  const { severity, sentence, fix, keys, overruled, places } = check;
   const say = useSay();
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
@@ -90,7 +91,10 @@ function Check({
     if (reason.trim() === '') return;
     desk.edit((now) => ({
       ...now,
-      overrules: [...now.overrules.filter((each) => each.check !== key), { check: key, reason }],
+      overrules: [
+        ...now.overrules.filter((each) => !keys.includes(each.check)),
+        ...keys.map((key) => ({ check: key, reason })),
+      ],
     }));
     setAsking(false);
   };
@@ -125,7 +129,7 @@ function Check({
               onClick={() =>
                 desk.edit((now) => ({
                   ...now,
-                  overrules: now.overrules.filter((each) => each.check !== key),
+                  overrules: now.overrules.filter((each) => !keys.includes(each.check)),
                 }))
               }
             >
