@@ -120,6 +120,10 @@ export const Body = z.strictObject({
     .nullable(),
   /** Sides that are panes of glass. */
   glass: z.array(Side).max(4),
+  /** What its panes are; left out, glass of 4 mm. */
+  pane: z
+    .strictObject({ material: z.enum(['glass', 'plastic']), thickness: positive("A pane's thickness") })
+    .optional(),
   /** Insulated doors before the panes. */
   doors: z.boolean(),
   /** Where its inside front left corner stands, from that of the first body. */

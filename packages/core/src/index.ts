@@ -61,7 +61,7 @@ export {
   withPart,
 } from './box/parts.ts';
 export type { Passage } from './box/passages.ts';
-export { coverSheet, EXCLUDER_SLOT_MM, emptyBody, MESH_MM, tightBoard } from './box/plainParts.ts';
+export { coverSheet, EXCLUDER_SLOT_MM, emptyBody, MESH_MM, paneOf, tightBoard } from './box/plainParts.ts';
 export { upgradeDesign } from './box/schemaVersion.ts';
 export { bodyName, type Space } from './box/spaces.ts';
 export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';

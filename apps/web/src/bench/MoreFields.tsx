@@ -1,5 +1,5 @@
 import type { Body, Material, Side } from '@yellow-cell/contract';
-import { withPart } from '@yellow-cell/core';
+import { paneOf, withPart } from '@yellow-cell/core';
 import { useState } from 'react';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { LengthField } from '../parts/LengthField.tsx';
@@ -22,6 +22,7 @@ export function MoreFields({ desk, body }: { desk: DraftDesk; body: Body }) {
   const set = (patch: Partial<Body>, tag = '') =>
     desk.edit((now) => withPart(now, body.id, patch), tag && `${tag}-${body.id}`);
   const { folding, bed, vaporiser } = content;
+  const pane = paneOf(body);
   return (
     <details className="mt-1" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
       <summary className="text-sm text-soft">
@@ -130,9 +131,29 @@ export function MoreFields({ desk, body }: { desk: DraftDesk; body: Body }) {
           </fieldset>
           {body.glass.length > 0 && (
             <>
-              <p className="text-sm text-danger">
-                Glass cuts: wear gloves, edges ground or taped; laminated or acrylic where people stand near.
-              </p>
+              <div className="grid grid-cols-2 gap-x-3">
+                <SelectField
+                  label="Panes of"
+                  value={pane.material}
+                  onChange={({ target }) =>
+                    set({ pane: { ...pane, material: target.value as typeof pane.material } })
+                  }
+                >
+                  <option value="glass">Glass</option>
+                  <option value="plastic">Acrylic</option>
+                </SelectField>
+                <LengthField
+                  label="Their thickness"
+                  value={pane.thickness}
+                  onChange={(thickness) => set({ pane: { ...pane, thickness } }, 'pane')}
+                />
+              </div>
+              {pane.material === 'glass' && (
+                <p className="text-sm text-danger">
+                  Glass cuts: wear gloves, edges ground or taped; laminated or acrylic where people stand
+                  near.
+                </p>
+              )}
               <Check
                 label="Insulated doors before the panes"
                 checked={body.doors}

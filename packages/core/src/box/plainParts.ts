@@ -24,8 +24,10 @@ export const mm = (value: number): Length => ({ mm: value });
 export const EXCLUDER_SLOT_MM = 4.2;
 export const MESH_MM = 2.5;
 /** Panes of observation boxes, and insulated doors before them (handbook 4, glass). */
-export const PANE_MM = 4;
+const PANE_MM = 4;
 export const DOOR_MM = 20;
+export const paneOf = ({ pane }: Body): NonNullable<Body['pane']> =>
+  pane ?? { material: 'glass', thickness: mm(PANE_MM) };
 
 export function emptyBody(
   id: string,

@@ -1,5 +1,5 @@
 import type { Body, Side } from '@yellow-cell/contract';
-import { DOOR_MM, PANE_MM } from '../box/plainParts.ts';
+import { DOOR_MM, paneOf } from '../box/plainParts.ts';
 import { grooveCuts, rebatesOf } from '../box/solids.ts';
 import type { PlacedBody } from '../box/stack.ts';
 import { type Block, hull, lengthOf, type Span } from '../geometry/block.ts';
@@ -196,12 +196,13 @@ function withSeats(pieces: readonly Piece[], placed: PlacedBody): Piece[] {
 }
 
 /** The pane of a side, flush with the room, reaching so far into its neighbours. */
-function paneBlock({ inside, z }: PlacedBody, side: Side, reach: number): Block {
+function paneBlock({ body, inside, z }: PlacedBody, side: Side, reach: number): Block {
   const long = (span: Span): Span => [span[0] - reach, span[1] + reach];
-  if (side === 'left') return { x: [inside.x[0] - PANE_MM, inside.x[0]], y: long(inside.y), z };
-  if (side === 'right') return { x: [inside.x[1], inside.x[1] + PANE_MM], y: long(inside.y), z };
-  if (side === 'front') return { x: long(inside.x), y: [inside.y[0] - PANE_MM, inside.y[0]], z };
-  return { x: long(inside.x), y: [inside.y[1], inside.y[1] + PANE_MM], z };
+  const thick = paneOf(body).thickness.mm;
+  if (side === 'left') return { x: [inside.x[0] - thick, inside.x[0]], y: long(inside.y), z };
+  if (side === 'right') return { x: [inside.x[1], inside.x[1] + thick], y: long(inside.y), z };
+  if (side === 'front') return { x: long(inside.x), y: [inside.y[0] - thick, inside.y[0]], z };
+  return { x: long(inside.x), y: [inside.y[1], inside.y[1] + thick], z };
 }
 /** A pane is cut so much shorter than its seat is deep, at each end. */
 const PANE_PLAY_MM = 0.5;
@@ -209,13 +210,14 @@ const PANE_PLAY_MM = 0.5;
 function panePieces(shop: Shop, placed: PlacedBody): Piece[] {
   const { body, inside, outside, z } = placed;
   const named = ofBody(shop, body.id);
+  const pane = paneOf(body);
   return body.glass.flatMap((side): Piece[] => {
     const thin = side === 'left' || side === 'right' ? 'x' : 'y';
     const innerUp = side === 'left' || side === 'front';
-    const pane: Piece = {
+    const piece: Piece = {
       name: `Pane${named}`,
       of: body.id,
-      material: 'glass',
+      material: pane.material,
       thin,
       innerUp,
       ...paneBlock(placed, side, SEAT_MM - PANE_PLAY_MM),
@@ -223,7 +225,7 @@ function panePieces(shop: Shop, placed: PlacedBody): Piece[] {
     };
     // Rails outside the pane hold the corners together, below and above.
     const behind = (span: Span, room: Span): Span =>
-      innerUp ? [span[0], room[0] - PANE_MM] : [room[1] + PANE_MM, span[1]];
+      innerUp ? [span[0], room[0] - pane.thickness.mm] : [room[1] + pane.thickness.mm, span[1]];
     const across = {
       x: thin === 'x' ? behind(outside.x, inside.x) : inside.x,
       y: thin === 'y' ? behind(outside.y, inside.y) : inside.y,
@@ -271,7 +273,7 @@ function panePieces(shop: Shop, placed: PlacedBody): Piece[] {
           },
         ]
       : [];
-    return [pane, ...rails, ...door];
+    return [piece, ...rails, ...door];
   });
 }
 

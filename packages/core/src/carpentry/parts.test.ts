@@ -182,3 +182,22 @@ describe('a folded sheet', () => {
     );
   });
 });
+
+describe('panes', () => {
+  const paned = (pane?: { material: 'glass' | 'plastic'; thickness: { mm: number } }) => {
+    const design = familyDesign('observation');
+    const layers = design.layers.map((layer) =>
+      layer.kind === 'body' && layer.glass.length > 0 && pane ? { ...layer, pane } : layer,
+    );
+    return parts({ design: { ...design, layers } }).parts.filter(({ name }) => /^Pane(?! rail)/.test(name));
+  };
+
+  it('are glass of 4 mm, or what was chosen, and weigh by it', () => {
+    const [glass] = paned();
+    expect(glass).toMatchObject({ material: 'glass', thickness_mm: 4 });
+    const [acrylic] = paned({ material: 'plastic', thickness: { mm: 6 } });
+    expect(acrylic).toMatchObject({ material: 'plastic', thickness_mm: 6 });
+    // As large, half as thick again, of half the density.
+    expect((acrylic?.weight_kg ?? 0) / (glass?.weight_kg ?? 1)).toBeCloseTo((1.5 * 1_270) / 2_500, 2);
+  });
+});

@@ -28,9 +28,11 @@ export function buildSteps(design: DesignContent, joint: Joint, constants: Const
     of(({ machining }) => machining.some((each) => each.kind === kind));
   const keys = (list: readonly BuildPart[]): string[] => list.map(({ key }) => key);
   const sieves = of(({ material }) => material === 'mesh' || material === 'excluder');
-  const glass = of(({ material }) => material === 'glass');
+  const isPane = ({ material, name }: BuildPart): boolean => material === 'glass' || name.startsWith('Pane');
+  const glass = of((part) => isPane(part) && !part.name.startsWith('Pane rail'));
   const sawn = of(
-    ({ material }) => !['mesh', 'excluder', 'glass', 'cloth', 'foil', 'slats'].includes(material),
+    (part) =>
+      !glass.includes(part) && !['mesh', 'excluder', 'cloth', 'foil', 'slats'].includes(part.material),
   );
   const soft = of(({ material }) => ['cloth', 'foil', 'slats'].includes(material));
   const boards = of(({ name }) => /divider|follower|dummy/i.test(name));
@@ -192,8 +194,8 @@ export function buildSteps(design: DesignContent, joint: Joint, constants: Const
       step('panes', 'Panes last, and the film off at the end', {
         text: `${quantity(glass)}. Slide each into its seat with half a millimetre of play, so that wet wood cannot break it.`,
         parts: keys(glass),
-        tools: ['gloves', 'glass cutter'],
-        caution: GLASS,
+        tools: glass.some(({ material }) => material === 'glass') ? ['gloves', 'glass cutter'] : ['fine saw'],
+        caution: glass.some(({ material }) => material === 'glass') ? GLASS : DUST,
         checks: ['Every pane moves by hand in its seat', 'Film is off'],
       }),
     step('dryCheck', 'Dry check before bees', {

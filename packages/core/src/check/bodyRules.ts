@@ -2,7 +2,7 @@ import { withDummy } from '../box/dummy.ts';
 import { hasEqualSlack, withEqualSlack, withFramesIn } from '../box/editDesign.ts';
 import { fitSentence } from '../box/fitSentence.ts';
 import { withPart } from '../box/parts.ts';
-import { mm as length } from '../box/plainParts.ts';
+import { mm as length, paneOf } from '../box/plainParts.ts';
 import type { Space } from '../box/spaces.ts';
 import { bodiesOf } from '../box/stack.ts';
 import { ledgeFor, rebateFor, wallFor } from '../formats/lugs.ts';
@@ -210,4 +210,34 @@ const nominal: Rule = ({ design, limits }) =>
     }),
   );
 
-export const bodyRules: readonly Rule[] = [slack, framesFit, boardDepth, lugs, nominal];
+/** Behind a pane a rail of the wall's thickness holds the corners together: the pane is thinner than the wall by as much as a rail needs. */
+const RAIL_LEAST_MM = 6;
+const panes: Rule = ({ design }) =>
+  bodiesOf(design)
+    .filter(({ glass }) => glass.length > 0)
+    .map((body): Finding => {
+      const pane = paneOf(body);
+      const left = body.wall.mm - pane.thickness.mm;
+      const holds = !below(left, RAIL_LEAST_MM);
+      return {
+        kind: 'paneInWall',
+        severity: 'fault',
+        holds,
+        places: [body.id],
+        figure: left,
+        limit: fixed(RAIL_LEAST_MM, 'Glass'),
+        sentence: holds
+          ? `The panes leave ${mm(left)} of the wall for the rails behind them.`
+          : `The panes of ${mm(pane.thickness.mm)} leave ${mm(left)} of the wall for the rails behind them; ${mm(RAIL_LEAST_MM)} is the least.`,
+        ...fixIf(
+          holds
+            ? undefined
+            : {
+                label: `Make the wall ${mm(pane.thickness.mm + RAIL_LEAST_MM)}`,
+                apply: () => withPart(design, body.id, { wall: length(pane.thickness.mm + RAIL_LEAST_MM) }),
+              },
+        ),
+      };
+    });
+
+export const bodyRules: readonly Rule[] = [slack, framesFit, boardDepth, lugs, nominal, panes];

@@ -230,6 +230,17 @@ const broken: readonly (readonly [string, () => DesignContent, RegExp])[] = [
   ],
   ['fastened', () => ({ ...nucleus(), fastenings: [] }), /Nothing holds the stack together/],
   ['innerCover', () => ({ ...nucleus(), layers: nucleus().layers.slice(0, 1) }), /no inner cover/],
+  [
+    'paneInWall',
+    () => {
+      const shown = familyDesign('observation');
+      const glazed = bodiesOf(shown).find(({ glass }) => glass.length > 0);
+      return withPart(shown, glazed?.id ?? '', {
+        pane: { material: 'plastic', thickness: mm((glazed?.wall.mm ?? 0) - 5.9) },
+      });
+    },
+    /leave 5.9 mm of the wall/,
+  ],
   ['starterFed', () => bay(familyDesign('starter'), { frames: [] }), /No feeder/],
   ['graftBar', () => bay(familyDesign('starter'), { frames: [] }), /no place for the graft bar/],
   ['starterShut', () => door(familyDesign('starter'), { state: 'open' }), /bees fly home/],

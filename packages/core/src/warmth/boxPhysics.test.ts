@@ -2,11 +2,13 @@ import type { DesignContent, Family } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { deriveBox } from '../box/model.ts';
 import { withPart } from '../box/parts.ts';
-import { mainBody } from '../box/stack.ts';
+import { mm } from '../box/plainParts.ts';
+import { bodiesOf, mainBody } from '../box/stack.ts';
 import { constantsWith, defaultConstants, registry } from '../constants/registry.ts';
 import { familyDesign } from '../families/build.ts';
 import { boxPhysics } from './boxPhysics.ts';
 import { type Conditions, usualConditions } from './conditions.ts';
+import { wallLayers } from './materials.ts';
 import { heatNetwork } from './network.ts';
 import { shutFor, shutHere } from './occasions.ts';
 import { rowOf } from './row.ts';
@@ -251,4 +253,21 @@ describe('the network', () => {
       for (const { name, inside_C } of spaces) expect(inside_C).toBeCloseTo(slow.get(name) ?? Number.NaN, 4);
     },
   );
+});
+
+describe('a pane', () => {
+  it('keeps warm by what it is of and how thick, its door before it', () => {
+    const glazed = bodiesOf(familyDesign('observation')).find(({ glass }) => glass.length > 0);
+    if (!glazed) throw new Error('an observation box has panes');
+    const [side = 'left'] = glazed.glass;
+    const constants = defaultConstants;
+    expect(wallLayers({ ...glazed, doors: false }, side, constants)).toEqual([
+      { thickness_mm: 4, lambda_WmK: constants.glass_WmK },
+    ]);
+    const pane = { material: 'plastic' as const, thickness: mm(6) };
+    expect(wallLayers({ ...glazed, pane, doors: true }, side, constants)).toEqual([
+      { thickness_mm: 6, lambda_WmK: constants.plastic_WmK },
+      { thickness_mm: 20, lambda_WmK: constants.foam_WmK },
+    ]);
+  });
 });

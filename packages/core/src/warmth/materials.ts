@@ -1,5 +1,5 @@
 import type { Body, DesignContent, Material, Sheet, Side } from '@yellow-cell/contract';
-import { DOOR_MM, PANE_MM } from '../box/plainParts.ts';
+import { DOOR_MM, paneOf } from '../box/plainParts.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
 
 /** Conductivity of a material, in W/mK. */
@@ -30,13 +30,14 @@ export const layerOf = (r: number): Layer => ({
 const WIRE = layer(0.1, 1);
 
 /** A wall from inside to outside: of one piece, with its lining inside the thickness, or a pane with its doors. */
-export function wallLayers(
-  { wall, material, lining, glass, doors }: Body,
-  side: Side,
-  constants: Constants,
-): Layer[] {
+export function wallLayers(body: Body, side: Side, constants: Constants): Layer[] {
+  const { wall, material, lining, glass, doors } = body;
+  const pane = paneOf(body);
   if (glass.includes(side))
-    return [layer(PANE_MM, constants.glass_WmK), ...(doors ? [layer(DOOR_MM, constants.foam_WmK)] : [])];
+    return [
+      layer(pane.thickness.mm, lambdaOf(pane.material, constants)),
+      ...(doors ? [layer(DOOR_MM, constants.foam_WmK)] : []),
+    ];
   if (!lining) return [layer(wall.mm, lambdaOf(material, constants))];
   const wood = Math.max(0.1, wall.mm - lining.thickness.mm);
   return [

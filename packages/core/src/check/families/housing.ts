@@ -26,7 +26,11 @@ export const quarter = own(({ model, design }) => {
   const sizes = (small.length > 0 ? small : model.stack.bodies).map(
     ({ outside }) => [lengthOf(outside.x), lengthOf(outside.y)] as const,
   );
-  const base = model.stack.bodies.find(({ body }) => !small.some((each) => each.body.id === body.id));
+  // One alone, or a stack of such, is held to the usual full size; side by side, to the body that they stand on.
+  const base =
+    small.length === 0
+      ? undefined
+      : model.stack.bodies.find(({ body }) => !small.some((each) => each.body.id === body.id));
   const [w, l] = base
     ? [lengthOf(base.outside.x), lengthOf(base.outside.y)]
     : [FULL_SQUARE_MM, FULL_SQUARE_MM];
