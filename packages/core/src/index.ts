@@ -126,6 +126,7 @@ export { storesPerKg } from './feed/feeds.ts';
 export { frameFormat, type StandardFormat, standardFormats, standardOf } from './formats/formats.ts';
 export { rebateFor } from './formats/lugs.ts';
 export { type Becoming, become, becomings } from './layout/becomes.ts';
+export { bestDrawn } from './layout/bestDrawn.ts';
 export {
   layoutGroups,
   layouts,

@@ -1,14 +1,12 @@
-import type { DesignContent, DesignFile } from '@yellow-cell/contract';
+import type { DesignFile } from '@yellow-cell/contract';
 import {
+  bestDrawn,
   families,
   familyDesign,
-  layouts,
-  layoutsProblems,
   type ObservationKind,
   observation,
   showLength,
   standardBody,
-  standardDesign,
   standardFormats,
 } from '@yellow-cell/core';
 import { FileUp } from 'lucide-react';
@@ -120,14 +118,13 @@ function Question({ start }: { start: (draft: Draft) => void }) {
   const [none, setNone] = useState('');
   const ask = (event: FormEvent) => {
     event.preventDefault();
-    const found = bestLayout(format, width.mm, thickness.mm, count);
-    if (!found) {
+    const content = bestDrawn(format, width, thickness, count);
+    if (!content) {
       setNone(
         `No ${count} compartments fit ${showLength(width.mm, units)} with boards of ${showLength(thickness.mm, units)}: frames jam or fall short. Thinner boards or fewer compartments may do.`,
       );
       return;
     }
-    const content: DesignContent = standardDesign({ format, insideWidth: width, thickness, frames: found });
     start({ name: '', content });
   };
   return (
@@ -176,27 +173,6 @@ function Question({ start }: { start: (draft: Draft) => void }) {
       )}
     </form>
   );
-}
-
-/** Frames of the best layout with so many compartments, or none. */
-function bestLayout(
-  format: string,
-  width: number,
-  thickness: number,
-  count: number,
-): readonly number[] | undefined {
-  const { pitch_mm, hung, barWidth_mm } = standardBody(format).format;
-  const question = {
-    insideWidth_mm: width,
-    pitch_mm,
-    ...(hung ? { hung, barWidth_mm } : {}),
-    thicknesses_mm: [thickness],
-    compartments: { min: count, max: count },
-    framesEach: { min: 1, max: 12 },
-    slack_mm: { min: 3, max: 40 },
-  };
-  if (layoutsProblems(question).length > 0) return undefined;
-  return layouts(question).layouts[0]?.frames;
 }
 
 /** A design file of this program; taken whole, or refused with what is wrong and where. */

@@ -1,4 +1,4 @@
-import { type Fact, type Guide, guidances, phaseOf, shutSince } from '@yellow-cell/core';
+import { type Fact, type Guide, guidances, phaseOf, shutSince, sunset } from '@yellow-cell/core';
 import { AlarmClock, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -39,6 +39,16 @@ export function StepCard(props: StepCardProps) {
   );
 }
 
+/** When the sun sets at the yard; those who flew out are home within the half hour after. */
+function Dusk({ view: { on, yard } }: Pick<StepOf, 'view'>) {
+  const sets = sunset(on, yard);
+  return (
+    <p className="font-semibold">
+      {sets === undefined ? 'The sun does not set here today.' : `The sun sets at ${sets}.`}
+    </p>
+  );
+}
+
 type Guided = StepCardProps & { guide: Guide };
 
 /** What a person is told before they do it. */
@@ -61,6 +71,7 @@ function Told({ view, boxView, room, run, progress, now, guide }: Guided) {
         </p>
       )}
       <p className="mt-1">{say(guide.how)}</p>
+      {guide.atDusk && <Dusk view={view} />}
       {guide.caution && (
         <p className="mt-1 flex gap-2 font-semibold text-danger">
           <TriangleAlert size={18} className="mt-0.5 shrink-0" aria-hidden />

@@ -73,6 +73,8 @@ export interface Guide {
   facts?: (scene: Scene) => readonly Fact[];
   /** The model's answer for a box that is shut for this. */
   shut?: ShutFor['key'];
+  /** True where it is done at dusk, of which the hour is said. */
+  atDusk?: true;
   /** True where its tick shuts them in, and their time runs from it. */
   shuts?: true;
 }

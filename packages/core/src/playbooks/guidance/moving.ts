@@ -53,6 +53,7 @@ export const formatChange: Guidance = {
       caution: LIFT,
     },
     delivered: {
+      atDusk: true,
       how: 'On the new frames alone, strapped, at dusk.',
       where: 'The queen with them.',
       skipped: 'It stays here.',
@@ -73,6 +74,7 @@ export const carrying: Guidance = {
       skipped: 'A frame that swings crushes bees, and her.',
     },
     dusk: {
+      atDusk: true,
       how: 'After flight, or before dawn. Within 3 km fliers go home: leave a box to catch them, or go beyond 5 km.',
       skipped: 'Fliers are left behind.',
       against: hasBees,
@@ -109,6 +111,7 @@ export const carrying: Guidance = {
       ...cameHome,
     },
     opened: {
+      atDusk: true,
       how: 'On its stand, at dusk, a branch before the entrance.',
       skipped: 'Shut for more than three days they want feed, water and air.',
       facts: turned('open'),

@@ -167,6 +167,7 @@ export const standingGlass: Guidance = {
       skipped: 'They drown in an open feeder.',
     },
     dusk: {
+      atDusk: true,
       how: 'With their queen and at least three combs of brood and stores; enter them by “Stock it”, or move the colony.',
       at: 'room',
       where: 'The queen with them, seen.',
