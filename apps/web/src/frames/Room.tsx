@@ -36,7 +36,7 @@ export function Room({ view, boxView, compartment, slots, advise }: RoomProps) {
     <div className="mb-4">
       <h3 className="flex items-center gap-2 border-b-2 border-[var(--wood-line)] py-1">
         <RoomIcon room={compartment} /> <strong>{compartment.name}</strong>
-        <span className="text-soft">{say(statusLine(compartment))}</span>
+        <span className="text-soft">{say(statusLine(compartment, view.on))}</span>
       </h3>
       <ol>
         {slots.map((slot, index) => (

@@ -36,7 +36,10 @@ export function LotList({ rearing }: { rearing: Rearing }) {
             <p className="text-sm text-soft">
               Of {wanted} wanted up to then {have} are there; {countOf(open, 'cell is', 'cells are')} open,
               with rooms for them
-              {more > 0 ? `; ${more} more ripe cells make it nine times in ten` : ''}.
+              {more > 0
+                ? `; ${countOf(more, 'more ripe cell makes', 'more ripe cells make')} it nine times in ten`
+                : ''}
+              .
             </p>
             <button
               type="button"

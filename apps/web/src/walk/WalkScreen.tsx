@@ -184,7 +184,8 @@ const labelIn = (views: readonly YardView[], id: string): string | undefined =>
 
 function RoomWords({ room }: { room: CompartmentView }) {
   const say = useSay();
-  return <span className="text-soft">{say(statusLine(room))}</span>;
+  const { on } = useAsOf();
+  return <span className="text-soft">{say(statusLine(room, on))}</span>;
 }
 
 function RoomWork({ view, boxView, room }: { view: YardView; boxView: BoxView; room: CompartmentView }) {
@@ -192,12 +193,13 @@ function RoomWork({ view, boxView, room }: { view: YardView; boxView: BoxView; r
   const [first] = room.due;
   return (
     <section aria-label={title} className="border-t border-hairline py-2">
-      <h2 className="flex items-center gap-2 text-lg">
-        <RoomIcon room={room} size={22} /> {room.name}
-        <span className="text-base font-normal">
+      <div className="flex items-center gap-2">
+        <RoomIcon room={room} size={22} />
+        <div>
+          <h2 className="text-lg leading-tight">{room.name}</h2>
           <RoomWords room={room} />
-        </span>
-      </h2>
+        </div>
+      </div>
       {first && <DueLine boxView={boxView} compartment={room} work={first} title={title} />}
       <Actions view={view} boxView={boxView} compartment={room} title={title} brief />
     </section>

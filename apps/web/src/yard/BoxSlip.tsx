@@ -57,7 +57,7 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
             >
               <span className="flex items-center gap-2">
                 <RoomIcon room={compartment} />
-                <strong>{compartment.name}</strong> {say(statusLine(compartment))}
+                <strong>{compartment.name}</strong> {say(statusLine(compartment, view.on))}
               </span>
               <span className="block text-sm text-soft">
                 {countOf(compartment.frames, 'frame')}

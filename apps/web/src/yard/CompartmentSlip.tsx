@@ -63,7 +63,7 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
       </p>
       <p className="mt-2 flex items-center gap-2 text-base">
         <RoomIcon room={compartment} size={22} />
-        <strong>{say(statusLine(compartment))}</strong>
+        <strong>{say(statusLine(compartment, on))}</strong>
       </p>
       {compartment.assumed && (
         <p className="text-soft">Assumed: what is expected until then happens, and on its day.</p>

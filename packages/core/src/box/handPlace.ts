@@ -1,4 +1,5 @@
 import type { BoardPlace, Body, DesignContent } from '@yellow-cell/contract';
+import { countOf } from '../say/words.ts';
 import { columnsOf } from './columns.ts';
 import { framesWidth } from './fit.ts';
 import { bodyWith, findPart, withBody } from './parts.ts';
@@ -47,7 +48,7 @@ export function bayPartedBy(design: DesignContent, place: BoardPlace): { bay: st
   const bay = body.bays[bayAt(body, place.at_mm)];
   return bay && place.framesLeft <= bay.frames.length
     ? { bay: bay.id }
-    : { problem: `${place.framesLeft} frames do not stand there.` };
+    : { problem: `${countOf(place.framesLeft, 'frame does', 'frames do')} not stand there.` };
 }
 
 /** Where a board could be set by hand between two frames. */

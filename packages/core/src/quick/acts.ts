@@ -1,5 +1,6 @@
 import type { EntryOf, EventKind } from '@yellow-cell/contract';
 import { showDay } from '../calendar/showDay.ts';
+import { countOf } from '../say/words.ts';
 import type { QuickAct } from './answer.ts';
 import type { QuickBox, QuickCompartment, QuickContext } from './context.ts';
 import type { LineEntry } from './reading.ts';
@@ -90,7 +91,8 @@ function stockActs(
   const stock = fields as Pick<EntryOf<'stocked'>['payload'], 'frames' | 'shakes' | 'openBrood'>;
   const { sealedBrood, stores, drawn } = stock.frames;
   const given = sealedBrood + stores + drawn;
-  if (given > room.frames) return asked(`${title} has room for ${room.frames} frames, not for ${given}.`);
+  if (given > room.frames)
+    return asked(`${title} has room for ${countOf(room.frames, 'frame')}, not for ${given}.`);
   return [act('stocked', { box: box.id, colony: idFor(), bays: [...room.bays], ...stock })];
 }
 

@@ -1,5 +1,6 @@
 import type { Problem } from '@yellow-cell/contract';
 import { monthNames } from '../calendar/months.ts';
+import { countOf } from '../say/words.ts';
 import { valleyWinter, type WinterMonth } from './forecast.ts';
 
 /** A climate from a table of a breeder's own, daily or monthly: a date and a mean, or a minimum and a maximum, in °C. */
@@ -176,6 +177,6 @@ function gaps(days: ReadonlyMap<string, number>, winter: readonly number[]): str
   return short.length === 0
     ? []
     : [
-        `${short.map(([month, count]) => `${month} has only ${count} days`).join(', ')}; its mean is of those.`,
+        `${short.map(([month, count]) => `${month} has only ${countOf(count, 'day')}`).join(', ')}; its mean is of those.`,
       ];
 }

@@ -1,6 +1,7 @@
 import type { BoxState, CombSide, Frame } from '@yellow-cell/contract';
 import { deriveBox } from '../box/model.ts';
 import type { Constants } from '../constants/registry.ts';
+import { countOf } from '../say/words.ts';
 import { compartmentsOf, designOf, type StandingCompartment } from './compartments.ts';
 import { type FrameSlot, slotsOf } from './slots.ts';
 import type { Designs, YardState } from './state.ts';
@@ -60,7 +61,7 @@ export function equalisings(
         from: { box: giver.box, compartment: giver.compartment, slot },
         to: { box: taker.box, compartment: taker.compartment, slot: place },
         sealed: sealedOn(slot.frame),
-        reason: `${giver.box.label} ${giver.compartment.name} has ${seams(giver)} seams on ${giver.compartment.frames} frames; ${taker.box.label} ${taker.compartment.name} has ${seams(taker)}.`,
+        reason: `${giver.box.label} ${giver.compartment.name} has ${seams(giver)} seams on ${countOf(giver.compartment.frames, 'frame')}; ${taker.box.label} ${taker.compartment.name} has ${seams(taker)}.`,
         findQueenFirst: queens.length > 0 && !giver.slots.some(({ queen }) => queen !== undefined),
       },
     ];

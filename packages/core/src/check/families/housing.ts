@@ -7,6 +7,7 @@ import { mm as length } from '../../box/plainParts.ts';
 import { bodiesOf, mainBody } from '../../box/stack.ts';
 import { lengthOf } from '../../geometry/block.ts';
 import { above, below } from '../../numbers.ts';
+import { countOf } from '../../say/words.ts';
 import { type Finding, fixed, mm, nameOf } from '../finding.ts';
 import { own, type Part } from './own.ts';
 
@@ -164,8 +165,8 @@ export const observation = own(({ model, design }) => {
         unit: 'frames',
         sentence:
           count <= room - 1
-            ? `${count} frames of ${room}: each can be lifted through the fixed top.`
-            : `${count} frames fill it: none can be lifted through a fixed top; leave one out.`,
+            ? `${countOf(count, 'frame')} of ${room}: each can be lifted through the fixed top.`
+            : `${countOf(count, 'frame fills', 'frames fill')} it: none can be lifted through a fixed top; leave one out.`,
         fix: {
           label: 'Leave one frame out',
           apply: () => withCompartments(design, [room - 1], length(9.5), body.id),

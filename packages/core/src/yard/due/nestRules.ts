@@ -23,7 +23,7 @@ const crowded: Rule = {
       from: strength.on,
       expected: plusDays(strength.on, 1),
       to: plusDays(strength.on, 5),
-      reason: `${seams(strength.seams)} on ${frames} frames ${showDay(strength.on)}. It can give sealed brood, never the frame the queen is on.`,
+      reason: `${seams(strength.seams)} on ${countOf(frames, 'frame')} ${showDay(strength.on)}. It can give sealed brood, never the frame the queen is on.`,
     };
   },
 };
@@ -141,7 +141,7 @@ const reduce: Rule = {
       from: recent.on,
       expected: plusDays(recent.on, 3),
       to: plusDays(recent.on, 14),
-      reason: `Days reach ${recent.mean_C.toFixed(0)} °C in the mean, and ${seams(strength.seams)} sit on ${frames} frames. Look from above, do not dig.`,
+      reason: `Days reach ${recent.mean_C.toFixed(0)} °C in the mean, and ${seams(strength.seams)} sit on ${countOf(frames, 'frame')}. Look from above, do not dig.`,
       lapses: true,
     };
   },
@@ -163,7 +163,7 @@ const expand: Rule = {
       from: recent.on,
       expected: plusDays(recent.on, 3),
       to: plusDays(recent.on, 10),
-      reason: `Days reach ${recent.mean_C.toFixed(0)} °C in the mean, and ${seams(colony.strength.seams)} fill ${compartment.frames} frames.`,
+      reason: `Days reach ${recent.mean_C.toFixed(0)} °C in the mean, and ${seams(colony.strength.seams)} fill ${countOf(compartment.frames, 'frame')}.`,
       lapses: true,
     };
   },

@@ -1,5 +1,6 @@
 import type { Round, WeatherDay } from '@yellow-cell/contract';
 import type { Day } from '../../calendar/days.ts';
+import { countOf } from '../../say/words.ts';
 import { present, type Tellers } from './telling.ts';
 
 type SeasonKind =
@@ -61,7 +62,7 @@ export const seasonTellers: Tellers<SeasonKind> = {
     const round = rounds.get(id);
     if (!round || round.planned) return NO_ROUND;
     const most = round.accepted?.cells ?? round.grafts;
-    if (cells > most) return `Round ${round.number} has ${most} cells; ${cells} cannot be moved.`;
+    if (cells > most) return `Round ${round.number} has ${countOf(most, 'cell')}; ${cells} cannot be moved.`;
     const moved = [...(round.moved ?? []), { on, cells, to, ...present({ where }) }];
     rounds.set(id, { ...round, moved });
     return undefined;
@@ -112,7 +113,8 @@ const NO_YARD = 'There is no such yard.';
 const NO_ROUND = 'That round was not grafted yet.';
 
 function count(rounds: Map<string, Round>, round: Round, cells: number, on: Day): string | undefined {
-  if (cells > round.grafts) return `${cells} cells cannot be accepted of ${round.grafts} grafts.`;
+  if (cells > round.grafts)
+    return `${countOf(cells, 'cell')} cannot be accepted of ${countOf(round.grafts, 'graft')}.`;
   rounds.set(round.id, { ...round, accepted: { on, cells } });
   return undefined;
 }
