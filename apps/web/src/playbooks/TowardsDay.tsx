@@ -66,12 +66,20 @@ export function RunTowards({
   if (!wanted || run.ended) return null;
   const towards = towardsOf(run, now, view.constants);
   const save = async () => {
-    if (by === '') return;
     const { playbook, bays, cells, round } = run;
-    const said = { box: boxView.box.id, run: run.id, playbook, bays: [...bays], cells, round, by };
-    await log(`${boxView.box.label}: ${title}, ${wanted.toLowerCase()} ${showDay(by)}`, [
-      { ...draft('playbookBegun', said), corrects: run.begun.entry, at: run.begun.at },
-    ]);
+    const said = {
+      box: boxView.box.id,
+      run: run.id,
+      playbook,
+      bays: [...bays],
+      cells,
+      round,
+      ...(by ? { by } : {}),
+    };
+    await log(
+      `${boxView.box.label}: ${title}, ${by ? `${wanted.toLowerCase()} ${showDay(by)}` : 'no day wanted any more'}`,
+      [{ ...draft('playbookBegun', said), corrects: run.begun.entry, at: run.begun.at }],
+    );
     setChanging(false);
   };
   return (

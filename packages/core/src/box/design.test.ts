@@ -177,6 +177,13 @@ describe('a drawn design', () => {
       expect.stringContaining('The entrances'),
     ]);
     expect(designChanges(after, after)).toEqual([]);
+    const before = body(threeWay());
+    const pane = { material: 'plastic' as const, thickness: mm(6) };
+    const glazed = withPart(threeWay(), before.id, { glass: ['left'], pane, material: 'plywood' });
+    expect(designChanges(threeWay(), glazed)).toEqual([
+      'The material: pine became plywood.',
+      'The panes: none became plastic of 6 mm at left.',
+    ]);
     expect(designChanges(threeWay(), { ...threeWay(), floor: { ...threeWay().floor, lip: mm(20) } })).toEqual(
       ['The floor: solid, lip 10 mm became solid, lip 20 mm.'],
     );

@@ -1,6 +1,7 @@
 import type { Body, DesignContent } from '@yellow-cell/contract';
 import { showLength } from '../units/length.ts';
 import { bayGroups, placesIn } from './columns.ts';
+import { paneOf } from './plainParts.ts';
 
 /** What changed from one design content to another, one plain sentence each; empty where nothing that is said did. */
 export function designChanges(before: DesignContent, after: DesignContent): string[] {
@@ -43,6 +44,8 @@ function bodyChanges(before: Body, after: Body, the: string): string[] {
     ...changed(`${the} vents`, String(before.vents.length), String(after.vents.length)),
     ...changed(`${the} cheeks`, cheeks(before), cheeks(after)),
     ...changed(`${the} rebate`, rebate(before), rebate(after)),
+    ...changed(`${the} material`, made(before), made(after)),
+    ...changed(`${the} panes`, panes(before), panes(after)),
   ];
 }
 
@@ -79,6 +82,13 @@ function titleOf({ layers }: DesignContent, id: string): string {
 }
 
 const mm = (value: number): string => showLength(value, 'mm');
+const made = ({ material, lining }: Body): string =>
+  lining ? `${material}, ${mm(lining.thickness.mm)} of ${lining.material} in it` : material;
+function panes(body: Body): string {
+  if (body.glass.length === 0) return 'none';
+  const { material, thickness } = paneOf(body);
+  return `${material} of ${mm(thickness.mm)} at ${body.glass.join(', ')}${body.doors ? ', behind doors' : ''}`;
+}
 const framesOf = (body: Body): string => bayGroups(body).map(placesIn).join('/');
 const kinds = ({ boards }: Body): string => boards.map(({ kind }) => kind).join(', ') || 'none';
 const places = ({ grooves }: Body): string =>
