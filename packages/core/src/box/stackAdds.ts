@@ -11,7 +11,7 @@ type Layers = DesignContent['layers'];
 /** A further storey like the uppermost with frames: its boards, frames, panes and cheeks over those below; entrances are cut where they are wanted. */
 export const withStorey = (design: DesignContent): DesignContent => underCover(design, storeyLike);
 
-export const RIM_MM = 60;
+const RIM_MM = 60;
 /** A rim without frames, to feed in or to give room above; parted as the body below it. */
 export function withRim(design: DesignContent, depth_mm = RIM_MM): DesignContent {
   const before = new Set(bodiesOf(design).map(({ id }) => id));
