@@ -42,6 +42,8 @@ const vitest = (project: string, name = project, only?: string): Step => ({
         ...(only ? [only] : []),
         '--project',
         project,
+        // Pure computation and screens without a browser take every core; the store's tests have one database among them.
+        ...(project === 'unit' ? ['--maxWorkers=100%'] : []),
         '--reporter=default',
         '--reporter=json',
         `--outputFile.json=${report}`,
