@@ -25,7 +25,8 @@ export default defineConfig({
     timezoneId: 'Europe/Vienna',
     launchOptions: { executablePath: chromiumPath, args: chromiumFlags },
     actionTimeout: 20_000,
-    trace: 'retain-on-failure',
+    // A trace of every test costs a tenth of the time; by hand: --trace on.
+    trace: 'on-first-retry',
   },
   webServer: {
     command: 'node --import tsx e2e/serve.ts',

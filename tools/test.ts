@@ -42,8 +42,8 @@ const vitest = (project: string, name = project, only?: string): Step => ({
         ...(only ? [only] : []),
         '--project',
         project,
-        // Pure computation and screens without a browser take every core; the store's tests have one database among them.
-        ...(project === 'unit' ? ['--maxWorkers=100%'] : []),
+        // Every core: each file has a breeder, and where it kills parts a database, of its own.
+        '--maxWorkers=100%',
         '--reporter=default',
         '--reporter=json',
         `--outputFile.json=${report}`,
