@@ -42,7 +42,7 @@ const vitest = (project: string, name = project, only?: string): Step => ({
         ...(only ? [only] : []),
         '--project',
         project,
-        // Every core: each file has a breeder, and where it kills parts a database, of its own.
+        // Every core: each file of the store makes a database of its own.
         '--maxWorkers=100%',
         '--reporter=default',
         '--reporter=json',
