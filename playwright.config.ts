@@ -25,8 +25,7 @@ export default defineConfig({
     timezoneId: 'Europe/Vienna',
     launchOptions: { executablePath: chromiumPath, args: chromiumFlags },
     actionTimeout: 20_000,
-    // A trace of every test costs a tenth of the time; by hand: --trace on.
-    trace: 'on-first-retry',
+    trace: 'retain-on-failure',
   },
   webServer: {
     command: 'node --import tsx e2e/serve.ts',

@@ -1,5 +1,4 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import { plusDays } from '@yellow-cell/core';
 import { BookOpen, CircleHelp, Settings2 } from 'lucide-react';
 import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
@@ -63,7 +62,7 @@ type Open = 'keys' | 'settings' | undefined;
 
 function Desk() {
   const [open, setOpen] = useState<Open>();
-  const { on, today, isToday, setOn } = useAsOf();
+  const { today, isToday, setOn, moveOn } = useAsOf();
   // On a phone the year is opened by the day that stands in its place.
   const [year, setYear] = useState(false);
   const navigate = useNavigate();
@@ -72,10 +71,10 @@ function Desk() {
   const onDate = new URLSearchParams(search).get('on');
   const kept = onDate ? `?on=${onDate}` : '';
   useKeys({
-    '[': () => setOn(plusDays(on, -1)),
-    ']': () => setOn(plusDays(on, 1)),
-    '{': () => setOn(plusDays(on, -7)),
-    '}': () => setOn(plusDays(on, 7)),
+    '[': () => moveOn(-1),
+    ']': () => moveOn(1),
+    '{': () => moveOn(-7),
+    '}': () => moveOn(7),
     t: () => setOn(today),
     '?': () => setOpen('keys'),
     u: () => undo?.(),
@@ -142,14 +141,15 @@ function Desk() {
         <Ribbon />
       </div>
       <Standing />
-      <Suspense>
-        <ClockBar />
-      </Suspense>
       <div id="place" className="min-h-0 flex-1">
         <Suspense fallback={<Waiting />}>
           <Outlet />
         </Suspense>
       </div>
+      {/* Below the place: what is pressed there stays where it is when a clock comes or goes. */}
+      <Suspense>
+        <ClockBar />
+      </Suspense>
       <ThumbBar kept={kept} />
       <Suspense>
         {open === 'keys' && <KeyList onClose={() => setOpen(undefined)} />}

@@ -26,23 +26,30 @@ const isKept = ({ queryKey, state }: Query): boolean =>
 
 /** Puts back what was last seen; a device that is slow to answer does not hold up the start. */
 export async function restoreQueries(): Promise<void> {
-  const kept = await Promise.race([
-    readSnapshot<{ shape: string; state: DehydratedState }>('queries'),
-    new Promise<undefined>((done) => setTimeout(() => done(undefined), WAIT_MS)),
-  ]);
+  await Promise.race([putBack(), new Promise<void>((done) => setTimeout(done, WAIT_MS))]);
+}
+
+/** Also when it comes late: what the server has told since is newer, and stays. */
+async function putBack(): Promise<void> {
+  const kept = await readSnapshot<{ shape: string; state: DehydratedState }>('queries');
   if (kept?.shape !== SHAPE) return;
   hydrate(queries, kept.state);
   // Shown at once, and asked for anew as soon as it is wanted.
-  await queries.invalidateQueries({ refetchType: 'none' });
+  await queries.invalidateQueries({
+    refetchType: 'none',
+    predicate: ({ state }) => state.dataUpdatedAt < begun,
+  });
 }
+const begun = Date.now();
 
-/** Keeps what comes in, a moment after the last of it. */
+/** Keeps what comes in, a moment after the first of it: a server that is asked again and again puts it off no further. */
 export function keepQueries(): void {
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  let planned = false;
   queries.getQueryCache().subscribe(({ type, query }) => {
-    if (type !== 'updated' || !isKept(query)) return;
-    clearTimeout(timer);
-    timer = setTimeout(() => {
+    if (planned || type !== 'updated' || !isKept(query)) return;
+    planned = true;
+    setTimeout(() => {
+      planned = false;
       const state = dehydrate(queries, {
         shouldDehydrateQuery: isKept,
         shouldDehydrateMutation: () => false,

@@ -1,5 +1,5 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import { type Day, dayOf } from '@yellow-cell/core';
+import { type Day, dayOf, plusDays } from '@yellow-cell/core';
 import { useParams, useSearchParams } from 'react-router';
 import { paramsNow } from './address.ts';
 import { sessionQuery, yardsQuery } from './queries.ts';
@@ -21,6 +21,8 @@ export interface AsOf {
   isToday: boolean;
   isPast: boolean;
   setOn(day: Day): void;
+  /** So many days on from the day that the address bears, also while that is still on its way. */
+  moveOn(days: number): void;
 }
 
 /** The date handle: what stands in the address, or today. */
@@ -30,25 +32,33 @@ export function useAsOf(): AsOf {
   const [params, setParams] = useSearchParams();
   const now = `${nowFrom(session.now, dataUpdatedAt).slice(0, 16)}:00.000Z`;
   const today = dayOf(now, zone);
-  const asked = params.get('on');
-  const on = asked && /^\d{4}-\d{2}-\d{2}$/.test(asked) && !Number.isNaN(Date.parse(asked)) ? asked : today;
+  const on = dayIn(params) ?? today;
+  const go = (to: (from: Day) => Day) =>
+    setParams(
+      (before) => {
+        const next = paramsNow(before);
+        const day = to(dayIn(next) ?? today);
+        if (day === today) next.delete('on');
+        else next.set('on', day);
+        return next;
+      },
+      { replace: true },
+    );
   return {
     today,
     now,
     on,
     isToday: on === today,
     isPast: on < today,
-    setOn: (day) =>
-      setParams(
-        (before) => {
-          const next = paramsNow(before);
-          if (day === today) next.delete('on');
-          else next.set('on', day);
-          return next;
-        },
-        { replace: true },
-      ),
+    setOn: (day) => go(() => day),
+    moveOn: (days) => go((from) => plusDays(from, days)),
   };
+}
+
+/** The day that an address bears, where it is one. */
+function dayIn(params: URLSearchParams): Day | undefined {
+  const asked = params.get('on');
+  return asked && /^\d{4}-\d{2}-\d{2}$/.test(asked) && !Number.isNaN(Date.parse(asked)) ? asked : undefined;
 }
 
 /** The server's now, run on from when it was told. */

@@ -1,5 +1,5 @@
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
-import { countOf, daysBetween, plusDays, seasonYearOf, showDay } from '@yellow-cell/core';
+import { countOf, daysBetween, seasonYearOf, showDay } from '@yellow-cell/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
@@ -16,7 +16,7 @@ const HEIGHT = 64;
 /** The year across the screen. Everything below it is as of the date that its handle stands on. */
 export function Ribbon() {
   const say = useSay();
-  const { on, today, isToday, setOn } = useAsOf();
+  const { on, today, isToday, setOn, moveOn } = useAsOf();
   const { data: session } = useSuspenseQuery(sessionQuery);
   const { data: yards } = useSuspenseQuery(yardsQuery);
   const [params] = useSearchParams();
@@ -48,6 +48,7 @@ export function Ribbon() {
           from={season.from}
           dayAt={scale.dayAt}
           setOn={setOn}
+          moveOn={moveOn}
         />
       </div>
       {(!isToday || session.demoClock) && (
@@ -88,11 +89,12 @@ interface HandleProps {
   from: string;
   dayAt: (x: number) => string;
   setOn: (day: string) => void;
+  moveOn: (days: number) => void;
 }
 
 const FLAG = 104;
 
-function Handle({ x, width, date, isToday, from, dayAt, setOn }: HandleProps) {
+function Handle({ x, width, date, isToday, from, dayAt, setOn, moveOn }: HandleProps) {
   const say = useSay();
   const dragging = useRef(false);
   const toPointer = (event: PointerEvent<HTMLElement>) => {
@@ -105,7 +107,7 @@ function Handle({ x, width, date, isToday, from, dayAt, setOn }: HandleProps) {
     ];
     if (step === undefined) return;
     event.preventDefault();
-    setOn(plusDays(date, step));
+    moveOn(step);
   };
   const left = Math.min(Math.max(x - FLAG / 2, 2), width - FLAG - 2);
   return (
