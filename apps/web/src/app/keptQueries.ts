@@ -42,19 +42,21 @@ async function putBack(): Promise<void> {
 }
 const begun = Date.now();
 
-/** Keeps what comes in, a moment after the first of it: a server that is asked again and again puts it off no further. */
+/** Keeps what comes in, a moment after the first of it, or as the page is left: a server that is asked again and again puts it off no further. */
 export function keepQueries(): void {
-  let planned = false;
+  let planned: ReturnType<typeof setTimeout> | undefined;
+  const keep = (): void => {
+    if (planned === undefined) return;
+    clearTimeout(planned);
+    planned = undefined;
+    const state = dehydrate(queries, {
+      shouldDehydrateQuery: isKept,
+      shouldDehydrateMutation: () => false,
+    });
+    void keepSnapshot('queries', { shape: SHAPE, state });
+  };
   queries.getQueryCache().subscribe(({ type, query }) => {
-    if (planned || type !== 'updated' || !isKept(query)) return;
-    planned = true;
-    setTimeout(() => {
-      planned = false;
-      const state = dehydrate(queries, {
-        shouldDehydrateQuery: isKept,
-        shouldDehydrateMutation: () => false,
-      });
-      void keepSnapshot('queries', { shape: SHAPE, state });
-    }, KEEP_MS);
+    if (type === 'updated' && isKept(query)) planned ??= setTimeout(keep, KEEP_MS);
   });
+  window.addEventListener('pagehide', keep);
 }
