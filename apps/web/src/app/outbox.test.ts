@@ -205,6 +205,32 @@ describe('the outbox', () => {
     vi.doUnmock('./queries.ts');
   });
 
+  it('takes back what was just answered once the screens have read it, so that nothing is undone twice', async () => {
+    vi.resetModules();
+    let reads = 0;
+    vi.doMock('./queries.ts', () => ({
+      refreshAfterEntry: () => {
+        reads += 1;
+        return new Promise((over) => setTimeout(over, 3_000));
+      },
+    }));
+    const { deliver } = await import('./outbox.ts');
+    const made = deliver(parcel('a'));
+    await until(() => reads > 0);
+    const undone = deliver({ ...parcel('u'), entries: [{ ...entry('u'), corrects: 'a' } as Entry] });
+    // On the device at once, and not sent while they read; what is about something else is not held up.
+    await until(async () => (await kept()).includes('u'));
+    for (let turn = 0; turn < 50; turn++) await new Promise((next) => setImmediate(next));
+    expect(sent).toEqual([['a']]);
+    const other = deliver(parcel('b'));
+    await until(() => sent.flat().includes('b'));
+    await settled(async () => (await kept()).length === 0);
+    expect(await Promise.all([made, undone, other])).toEqual(new Array(3).fill({ state: 'stored' }));
+    expect(sent.flat().sort()).toEqual(['a', 'b', 'u']);
+    expect(late).toEqual([]);
+    vi.doUnmock('./queries.ts');
+  });
+
   it('says of each of many made at once that it is stored', async () => {
     const { deliver } = await freshOutbox();
     const names = ['a', 'b', 'c', 'd', 'e'];

@@ -50,8 +50,11 @@ function tell(next: Omit<Kept, 'unanswered'>): void {
 export async function deliver(parcel: Parcel): Promise<Delivery> {
   await ready;
   await addParcel(parcel);
-  show([...kept.waiting, parcel, ...kept.setAside]);
   awaited.add(parcel.id);
+  if (takesBackAnswered(parcel)) {
+    await tidying;
+    show(await allParcels());
+  } else show([...kept.waiting, parcel, ...kept.setAside]);
   await flush().finally(() => awaited.delete(parcel.id));
   await tidying;
   const problems = refusals.get(parcel.id);
@@ -59,6 +62,15 @@ export async function deliver(parcel: Parcel): Promise<Delivery> {
   if (problems) return { state: 'refused', problems };
   return (await allParcels()).some(({ id }) => id === parcel.id) ? { state: 'kept' } : { state: 'stored' };
 }
+
+/**
+ * Whether it takes back, or corrects, what the server has answered for and the screens are just reading: shown before
+ * they have, it would be undone from here, done from the server, and undone again.
+ */
+const takesBackAnswered = ({ entries }: Parcel): boolean =>
+  entries.some(({ corrects }) =>
+    kept.waiting.some((each) => answered.has(each.id) && each.entries.some(({ id }) => id === corrects)),
+  );
 
 /** Sends what waits, in order, one group at a time; stops at the first that nobody answers. */
 export async function flush(): Promise<void> {
