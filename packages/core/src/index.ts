@@ -259,6 +259,7 @@ export { clockProblem, futureProblem } from './yard/entryProblem.ts';
 export { type Equalising, equalisings } from './yard/equalise.ts';
 export { chronicle, fold, foldChronicle, foldOn } from './yard/fold.ts';
 export { type FrameAdvice, frameAdvice, inwardSides } from './yard/frameAdvice.ts';
+export { attemptOf, inRoom } from './yard/inRoom.ts';
 export { freePlaces, freeStands } from './yard/many/freePlaces.ts';
 export { isAsked, labelsFrom } from './yard/many/labels.ts';
 export {

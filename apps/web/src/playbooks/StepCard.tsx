@@ -133,7 +133,7 @@ function Done(props: Guided) {
           <fieldset className="mb-2">
             <legend className="mb-0.5 text-sm text-soft">{guide.choice.label}</legend>
             <div className="flex flex-wrap gap-2">
-              {guide.choice.options(step.scene).map(({ key, label }) => (
+              {guide.choice.options.map(({ key, label }) => (
                 <button
                   key={key}
                   type="button"

@@ -1,3 +1,4 @@
+import { attemptOf, inRoom } from '@yellow-cell/core';
 import { type ReactNode, useRef } from 'react';
 import type { Draft } from '../app/useLog.ts';
 import type { BoxView, CompartmentView, YardView } from './useYard.ts';
@@ -19,23 +20,11 @@ export interface FormProps extends ActionProps {
 /** The colony that an entry is about, and of one that lives in several rooms, the room. */
 export const inColony = ({ boxView: { box }, compartment }: ActionProps) => inRoom(box, compartment);
 
-export function inRoom(
-  box: BoxView['box'],
-  { colony, bays }: CompartmentView,
-): { box: string; colony: string; bay?: string } {
-  const [bay] = bays;
-  const several = colony?.bays.some((each) => !bays.includes(each)) ?? false;
-  return { box: box.id, colony: colony?.id ?? '', ...(several && bay !== undefined ? { bay } : {}) };
-}
-
 /** The same with the attempt that is on its way there. */
 export const ofColony = ({ boxView: { box }, compartment }: ActionProps) => ({
   ...inRoom(box, compartment),
   ...attemptOf(compartment),
 });
-export const attemptOf = ({ attempt, status }: CompartmentView): { attempt?: string } =>
-  attempt && status !== 'stocked' && status !== 'failed' ? { attempt: attempt.id } : {};
-
 /** In place of a form that has nothing to offer: why, and the way back. */
 export function NoForm({ onCancel, children }: { onCancel: () => void; children: ReactNode }) {
   return (

@@ -1,8 +1,7 @@
 import type { EntranceState, EventKind } from '@yellow-cell/contract';
-import { type Expectation, roles, statusAfter } from '@yellow-cell/core';
+import { type Expectation, inRoom, roles, statusAfter } from '@yellow-cell/core';
 import { type Draft, draft } from '../app/useLog.ts';
 import type { FormKind } from './ActionForms.tsx';
-import { inRoom } from './Form.tsx';
 import type { BoxView, CompartmentView } from './useYard.ts';
 
 /** Something that can be entered of a room. */

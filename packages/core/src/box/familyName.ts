@@ -2,7 +2,7 @@ import type { DesignContent, Family } from '@yellow-cell/contract';
 import { columnsOf, placesIn } from './columns.ts';
 import { mainBody } from './stack.ts';
 
-/** A body that is narrower inside, for six frames at most, is a nucleus, of whatever halves. */
+/** Between six frames at 38 mm, 228 mm with their slack, and the eight-frame bodies of 311 mm: what is narrower inside is a nucleus, of whatever halves. */
 const NUCLEUS_MM = 260;
 
 /** Plain families, named by the rooms of their body. */

@@ -15,6 +15,7 @@ export const USUAL = {
   floor: 19,
   roof: 19,
   cover: 3,
+  excluder: 2,
   grooveDepth: 5,
   groovePlay: 0.4,
   entrance: 25,
@@ -70,6 +71,16 @@ export const coverSheet = (id: string, more: Partial<Omit<Sheet, 'kind' | 'id'>>
   holes: [],
   ...more,
 });
+
+/** One over all, of wire or punched sheet, cut for a format. */
+export const excluderSheet = (id: string, { name }: Format): Sheet =>
+  coverSheet(id, {
+    what: 'excluder',
+    thickness: mm(USUAL.excluder),
+    each: false,
+    slot: EXCLUDER_SLOT_MM,
+    fits: name,
+  });
 
 /** A board that closes: down over the floor's lip, up to the cover, its ears in the rebates. `lip` is what it must reach below its body. */
 export const tightBoard = (id: string, groove: string, thickness: Length, lip: number): Board => ({

@@ -1,8 +1,8 @@
 import type { Body, DesignContent } from '@yellow-cell/contract';
 import { withRimDivided } from './divideRim.ts';
 import { type PartIds, withLayers } from './parts.ts';
-import { coverSheet, EXCLUDER_SLOT_MM, emptyBody, mm } from './plainParts.ts';
-import { bodiesOf } from './stack.ts';
+import { coverSheet, emptyBody, excluderSheet, mm } from './plainParts.ts';
+import { bodiesOf, mainBody } from './stack.ts';
 
 /** What is laid onto a stack comes to lie where it belongs: bodies and rims under the inner cover, an excluder between two bodies, a cover on top. */
 
@@ -34,14 +34,11 @@ export const withExcluder = (design: DesignContent): DesignContent =>
   withLayers(design, (layers, ids) => {
     const storeys = layers.flatMap((layer, index) => (hasFrames(layer) && !layer.beside ? [index] : []));
     const at = storeys.length > 1 ? (storeys.at(-1) ?? 0) : (storeys[0] ?? 0) + 1;
-    const sheet = coverSheet(ids.next('sheet'), {
-      what: 'excluder',
-      thickness: mm(2),
-      each: false,
-      slot: EXCLUDER_SLOT_MM,
-      fits: bodiesOf(design)[0]?.format.name ?? '',
-    });
-    return [...layers.slice(0, at), sheet, ...layers.slice(at)];
+    return [
+      ...layers.slice(0, at),
+      excluderSheet(ids.next('sheet'), mainBody(design).format),
+      ...layers.slice(at),
+    ];
   });
 
 export const withCover = (design: DesignContent): DesignContent =>

@@ -225,7 +225,7 @@ const panes: Rule = ({ design }) =>
         holds,
         places: [body.id],
         figure: left,
-        limit: fixed(RAIL_LEAST_MM, 'Glass'),
+        limit: fixed(RAIL_LEAST_MM, 'Our estimate'),
         sentence: holds
           ? `The panes leave ${mm(left)} of the wall for the rails behind them.`
           : `The panes of ${mm(pane.thickness.mm)} leave ${mm(left)} of the wall for the rails behind them; ${mm(RAIL_LEAST_MM)} is the least.`,

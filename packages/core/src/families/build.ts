@@ -2,7 +2,7 @@ import type { Body, DesignContent, Family, Length, Sheet } from '@yellow-cell/co
 import { withProposedEntrances } from '../box/entrances.ts';
 import { newDesign } from '../box/newDesign.ts';
 import { withBody, withLayers, withPart } from '../box/parts.ts';
-import { coverSheet, EXCLUDER_SLOT_MM, emptyBody, MESH_MM, mm } from '../box/plainParts.ts';
+import { coverSheet, EXCLUDER_SLOT_MM, emptyBody, excluderSheet, MESH_MM, mm } from '../box/plainParts.ts';
 import { bodiesOf, mainBody } from '../box/stack.ts';
 import { standardBody, standardDesign } from '../box/standardDesign.ts';
 
@@ -354,13 +354,7 @@ function changer(): DesignContent {
     bays: body.bays.map((bay) => ({ ...bay, format: small, use: 'bees' as const })),
   }));
   const stacked = withLayers(narrowed, (layers, ids) => {
-    const excluder = coverSheet(ids.next('sheet'), {
-      what: 'excluder',
-      thickness: mm(2),
-      each: false,
-      slot: EXCLUDER_SLOT_MM,
-      fits: large.format.name,
-    });
+    const excluder = excluderSheet(ids.next('sheet'), large.format);
     const body = emptyBody(ids.next('body'), ids.next('bay'), large);
     const bay = body.bays[0] as Body['bays'][number];
     const upper: Body = {

@@ -378,6 +378,17 @@ describe('what is counted and checked', () => {
     expect(guidances.closedStarter.steps.moved?.amount?.usual).toBeUndefined();
   });
 
+  it('says in which room of a colony that lives in two: a donor who goes in is on her own side', () => {
+    const { known, bays, events } = stage('holding');
+    const [, other] = deriveBox(familyDesign('donorHolding')).compartments;
+    const seen = told('queenSeen', day(-1), { box: BOX, colony: 'c', seen: true, bay: other?.bays[0] ?? '' });
+    const story = [...events, seen, begin('holding', bays)];
+    const queenIn = (events: readonly LogEvent[]) => fold(known, events).colonies.get('c')?.queenIn;
+    expect(other?.bays).toContain(queenIn(story));
+    const { tick, facts } = tickOf(known, story, 'donorIn', 1);
+    expect(bays).toContain(queenIn([...story, tick, ...facts]));
+  });
+
   describe.each(['carrying', 'shownFrame', 'lifting'] as const)(
     'of those who were away, led by %s',
     (name) => {

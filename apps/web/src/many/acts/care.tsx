@@ -1,8 +1,7 @@
-import { feedWords, type ManyRoom, showDay } from '@yellow-cell/core';
+import { feedWords, inRoom, type ManyRoom, showDay } from '@yellow-cell/core';
 import { useCallback } from 'react';
 import { draft } from '../../app/useLog.ts';
 import { USUAL_FEED_KG } from '../../yard/CareForms.tsx';
-import { inRoom } from '../../yard/Form.tsx';
 import { useFeed } from '../../yard/useFeed.tsx';
 import { useStrips } from '../../yard/useStrips.tsx';
 import type { YardView } from '../../yard/useYard.ts';

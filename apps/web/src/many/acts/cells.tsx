@@ -1,8 +1,7 @@
-import { countOf, type ManyRoom } from '@yellow-cell/core';
+import { countOf, inRoom, type ManyRoom } from '@yellow-cell/core';
 import { useCallback } from 'react';
 import { newId } from '../../app/ids.ts';
 import { draft } from '../../app/useLog.ts';
-import { inRoom } from '../../yard/Form.tsx';
 import { useRound } from '../../yard/useRound.tsx';
 import type { YardView } from '../../yard/useYard.ts';
 import type { ActForm } from './actForm.ts';

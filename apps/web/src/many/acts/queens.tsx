@@ -1,9 +1,8 @@
 import type { QueenColour, QueenFate } from '@yellow-cell/contract';
-import { fateWords, type ManyRoom, nextMark, yearColour } from '@yellow-cell/core';
+import { attemptOf, fateWords, inRoom, type ManyRoom, nextMark, yearColour } from '@yellow-cell/core';
 import { useCallback, useState } from 'react';
 import { draft } from '../../app/useLog.ts';
 import { SelectField, TextField } from '../../parts/Field.tsx';
-import { attemptOf, inRoom } from '../../yard/Form.tsx';
 import { queenColours } from '../../yard/queenColours.ts';
 import type { YardView } from '../../yard/useYard.ts';
 import { type ActForm, at } from './actForm.ts';

@@ -1,11 +1,11 @@
 import type { EntranceState, Feed, Role } from '@yellow-cell/contract';
 import { LETS_OUT } from '../../reach/reach.ts';
 import { countOf } from '../../say/words.ts';
+import { attemptOf, inRoom } from '../../yard/inRoom.ts';
 import type { Fact, Guide, Scene } from './guidance.ts';
 
 /** The room's colony, as entries name it; without bees there is nothing to tell. */
-const ofColony = ({ view, room }: Scene) =>
-  room.colony ? { box: view.box.id, colony: room.colony.id } : undefined;
+const ofColony = ({ view, room }: Scene) => (room.colony ? inRoom(view.box, room) : undefined);
 
 export function fed(feed: Feed, usual_kg: number) {
   return (scene: Scene): Fact[] => {
@@ -66,31 +66,23 @@ const returned = (scene: Scene): Fact[] => {
   return colony && scene.room.colony?.outing ? [{ kind: 'outingReturned', payload: colony }] : [];
 };
 
-/** The attempt on its way in a room, where its failing would be its. */
-const attemptIn = ({ attempt, status }: Scene['room']): { attempt?: string } =>
-  attempt && status !== 'stocked' && status !== 'failed' ? { attempt: attempt.id } : {};
-
 /** What is entered of those who did not all come home alive, by what was chosen. */
-const deaths: Readonly<Record<string, (of: ReturnType<typeof ofAttempt>) => Fact>> = {
+const deaths: Readonly<Record<string, (of: ReturnType<typeof inRoom>) => Fact>> = {
   queen: (of) => ({ kind: 'queenTaken', payload: { ...of, to: 'died', beesRemain: true } }),
   bees: (of) => ({ kind: 'failed', payload: { ...of, reason: 'smothered' } }),
 };
-const ofAttempt = (colony: { box: string; colony: string }, room: Scene['room']) => ({
-  ...colony,
-  ...attemptIn(room),
-});
 
 function died(scene: Scene): Fact[] {
   const colony = ofColony(scene);
   const death = deaths[scene.choice ?? ''];
-  return colony && death ? [death(ofAttempt(colony, scene.room))] : [];
+  return colony && death ? [death({ ...colony, ...attemptOf(scene.room) })] : [];
 }
 
 /** Home again, and what was lost on the way. */
 export const cameHome = {
   choice: {
     label: 'How they came',
-    options: () => [
+    options: [
       { key: 'well', label: 'Alive, and quiet' },
       { key: 'queen', label: 'The queen is dead' },
       { key: 'bees', label: 'The bees are dead' },
@@ -101,11 +93,10 @@ export const cameHome = {
 } satisfies Pick<Guide, 'choice' | 'amount' | 'facts'>;
 
 function combsBroke(scene: Scene): Fact[] {
-  const colony = ofColony(scene);
-  const { amount = 0 } = scene;
-  return colony && amount > 0
-    ? [{ kind: 'noted', payload: colony, note: `${countOf(amount, 'comb')} broke on the way.` }]
-    : [];
+  const { amount = 0, view, room } = scene;
+  if (!room.colony || amount <= 0) return [];
+  const payload = { box: view.box.id, colony: room.colony.id };
+  return [{ kind: 'noted', payload, note: `${countOf(amount, 'comb')} broke on the way.` }];
 }
 
 /** Holes of the part that gave way, closed. */

@@ -63,7 +63,7 @@ export interface Guide {
   };
   words?: { label: string };
   /** Which of several it was; nothing is chosen beforehand. */
-  choice?: { label: string; options: (scene: Scene) => readonly { key: string; label: string }[] };
+  choice?: { label: string; options: readonly { key: string; label: string }[] };
   /** True where it asks for the hour by which they are home. */
   home?: true;
   /** Where its own entries are made. */
