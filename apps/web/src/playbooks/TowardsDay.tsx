@@ -18,7 +18,7 @@ function Kept({ view, by, towards }: TowardsProps) {
   const say = useSay();
   return (
     <p role="status" className={`font-semibold ${towards.inHand_d < 0 ? 'text-danger' : ''}`}>
-      {say(withoutYear(towardsSentence(towards, by, view.constants), view.on))}
+      {say(withoutYear(towardsSentence(towards, by), view.on))}
     </p>
   );
 }
@@ -27,7 +27,8 @@ function Kept({ view, by, towards }: TowardsProps) {
 export function TowardsDay({ playbook, ...props }: TowardsProps & { playbook: PlaybookName }) {
   const say = useSay();
   const { view, by, towards } = props;
-  const dated = playbooks[playbook].steps.filter(({ id }) => towards.latest.has(id));
+  const { latest } = towards.plan;
+  const dated = playbooks[playbook].steps.filter(({ id }) => latest.has(id));
   return (
     <div className="my-2">
       <Kept {...props} />
@@ -36,9 +37,7 @@ export function TowardsDay({ playbook, ...props }: TowardsProps & { playbook: Pl
           {dated.map(({ id, title }) => (
             <li key={id} className="row-line">
               <span>{title}</span>
-              <span className="shrink-0 text-right">
-                by {say(showDay(towards.latest.get(id) ?? by, view.on))}
-              </span>
+              <span className="shrink-0 text-right">by {say(showDay(latest.get(id) ?? by, view.on))}</span>
             </li>
           ))}
         </ul>

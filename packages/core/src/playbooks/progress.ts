@@ -4,7 +4,7 @@ import type { Constants } from '../constants/registry.ts';
 import { BEGUN, type Step } from './playbook.ts';
 import { playbooks } from './playbooks.ts';
 import { span_ms } from './span.ts';
-import { latestDays } from './towardsDay.ts';
+import { planFor } from './towardsDay.ts';
 
 /** Where a step stands: done or left out, to be done now, or later. */
 export type Standing = 'done' | 'skipped' | 'now' | 'later';
@@ -25,7 +25,8 @@ const plus = (at: string, ms: number): string => new Date(Date.parse(at) + ms).t
  */
 export function progressOf(run: Run, constants: Constants): StepProgress[] {
   let open = run.ended === undefined;
-  const latest = run.by === undefined ? undefined : latestDays(run.playbook, run.by, constants);
+  const latest =
+    run.by === undefined ? undefined : planFor(run.playbook, run.by, run.begun.on, constants).latest;
   return playbooks[run.playbook].steps.map((step): StepProgress => {
     const told = run.steps[step.id];
     const window = until(windowOf(run, step, constants), latest?.get(step.id), run.begun.zone);
