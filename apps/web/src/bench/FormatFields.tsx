@@ -1,12 +1,16 @@
 import type { Body, Length } from '@yellow-cell/contract';
 import {
+  countOf,
   frameFormat,
   rebateFor,
+  showLength,
+  showLengthBare,
   standardBody,
   standardFormats,
   standardOf,
   withSizes,
 } from '@yellow-cell/core';
+import { useUnits } from '../app/units.ts';
 import { SelectField } from '../parts/Field.tsx';
 import { LengthField } from '../parts/LengthField.tsx';
 import { OutlineField } from './OutlineField.tsx';
@@ -19,6 +23,8 @@ const OWN = 'own';
 export function FormatFields({ desk, body }: { desk: DraftDesk; body: Body }) {
   const { format } = body;
   const standard = standardOf(format);
+  const units = useUnits();
+  const bare = (mm: number): string => showLengthBare(mm, units);
   const choose = (id: string) =>
     desk.edit((now) => {
       if (!standardFormats.some((each) => each.id === id))
@@ -37,7 +43,7 @@ export function FormatFields({ desk, body }: { desk: DraftDesk; body: Body }) {
         onChange={({ target }) => choose(target.value)}
         hint={
           standard &&
-          `Top bar ${standard.topBar_mm}, depth ${standard.depth_mm}, pitch ${standard.pitch_mm} mm, ${standard.hung ? 'hung apart' : 'self-spacing'}.`
+          `Top bar ${bare(standard.topBar_mm)}, depth ${bare(standard.depth_mm)}, pitch ${showLength(standard.pitch_mm, units)}, ${standard.hung ? 'hung apart' : 'self-spacing'}.`
         }
       >
         {standardFormats.map(({ id, name }) => (
@@ -66,7 +72,7 @@ export function FormatFields({ desk, body }: { desk: DraftDesk; body: Body }) {
                 )
               }
             >
-              {width_mm} for {frames} frames
+              {bare(width_mm)} for {countOf(frames, 'frame')}
             </button>
           ))}
         </div>

@@ -235,7 +235,10 @@ export function observation(kind: ObservationKind): DesignContent {
   const body = mainBody(nucleus);
   const width = 42;
   const x = (body.insideWidth.mm - width) / 2;
-  return withLayers({ ...nucleus, roof: { ...nucleus.roof, kind: 'glazed', each: true } }, (layers, ids) => {
+  // Shut for hours among people: air from below, and out at both ends above (handbook 8, display frame).
+  const floor = { ...nucleus.floor, kind: 'mesh' as const, mesh: MESH_MM };
+  const roof = { ...nucleus.roof, kind: 'glazed' as const, each: true };
+  return withLayers({ ...nucleus, floor, roof }, (layers, ids) => {
     const sheet: Sheet = coverSheet(ids.next('sheet'), {
       thickness: mm(12),
       each: false,
@@ -264,6 +267,15 @@ export function observation(kind: ObservationKind): DesignContent {
       glass: ['left', 'right'],
       offset: { x: mm(x), y: mm(0) },
       bays: [{ ...bay, use: 'held', frames: [{ id: ids.next('slot'), holds: 'display' }] }],
+      vents: (['front', 'back'] as const).map((side) => ({
+        id: ids.next('vent'),
+        side,
+        along: mm(width / 2),
+        height: mm(body.depth.mm - 40),
+        width: mm(20),
+        tall: mm(40),
+        mesh: MESH_MM,
+      })),
     };
     const cover = coverSheet(ids.next('sheet'), { each: false });
     const [nuc] = layers as [Body];

@@ -121,6 +121,14 @@ describe('a shut box', () => {
     }
   });
 
+  it('that is made to be shown has air when it is shut, at 18 °C and at 25, for all the hours that are reckoned', () => {
+    for (const outside_C of [18, 25]) {
+      const conditions = usualConditions({ outside_C, bees: 'resting', brood: true });
+      const [, outing] = shutFor(familyDesign('observation'), conditions);
+      expect(outing).toMatchObject({ key: 'outing', warning: null, stale_min: null });
+    }
+  });
+
   it('that has air on one side alone is warned about before it travels', () => {
     const closed = mainBody(familyDesign('nucleus'));
     const bare = withPart(familyDesign('nucleus'), closed.id, { vents: [] });

@@ -153,6 +153,8 @@ function leastOf(minutes: readonly (number | null)[]): number | null {
 function airless(compartments: readonly CompartmentPhysics[]): string | null {
   const names = compartments.filter(({ shut }) => shut.flow_m3s === 0).map(({ name }) => name.toLowerCase());
   if (names.length === 0) return null;
+  if (compartments.length === 1)
+    return 'Shut, it has no air at all, and the bees would smother: give it a mesh, or a disc on vent.';
   return `Shut, ${listOf(names)} ${names.length === 1 ? 'has' : 'have'} no air at all, and the bees would smother: give ${names.length === 1 ? 'it' : 'each'} a mesh, or a disc on vent.`;
 }
 
