@@ -26,9 +26,17 @@ function stateOf({ designs, yards, entries }: Demo) {
 describe('the demo', () => {
   it('is the same each time, and new entries only are added as its day goes on', () => {
     expect(createDemo(NOW)).toEqual(createDemo(NOW));
-    const earlier = createDemo('2026-05-20T08:00:00.000Z').entries.map(({ id }) => id);
-    const later = new Set(createDemo(NOW).entries.map(({ id }) => id));
-    expect(earlier.every((id) => later.has(id))).toBe(true);
+    for (const [before, after] of [
+      ['2026-05-20', '2026-05-31'],
+      ['2026-05-31', '2026-10-20'],
+      ['2026-10-20', '2027-02-10'],
+    ]) {
+      const later = new Map(
+        createDemo(`${after}T08:00:00.000Z`).entries.map((entry) => [entry.id, entry] as const),
+      );
+      for (const entry of createDemo(`${before}T08:00:00.000Z`).entries)
+        expect(later.get(entry.id)).toEqual(entry);
+    }
   });
 
   it('goes through the same schemas as a user’s entries', () => {
@@ -41,7 +49,7 @@ describe('the demo', () => {
     for (const entry of entries) Entry.parse(entry);
   });
 
-  it.each(['2026-04-20', '2026-05-05', '2026-05-31', '2026-07-01', '2026-08-20'])(
+  it.each(['2026-04-20', '2026-05-05', '2026-05-31', '2026-07-01', '2026-08-20', '2026-10-20', '2027-02-10'])(
     'hangs together on %s: no entry is left to settle',
     (day) => {
       const demo = createDemo(`${day}T08:00:00.000Z`);

@@ -1,9 +1,10 @@
 import type { Entry, NewDesign, NewYard, WeatherDay } from '@yellow-cell/contract';
 import { type Day, dayOf, deriveBox, plusDays } from '@yellow-cell/core';
+import { type AutumnBox, autumn } from './autumn.ts';
 import { yardSeason } from './care.ts';
 import { type DemoDesign, type DesignKey, demoDesigns } from './designs.ts';
 import { BREEDER, type Diary, newDiary } from './diary.ts';
-import { type Place, runSeason, type World } from './season.ts';
+import { endSeason, type Place, runSeason, type World } from './season.ts';
 import { type Seed, seedFrom } from './seed.ts';
 import { specialBoxes } from './special.ts';
 import { weatherBetween } from './weather.ts';
@@ -19,6 +20,15 @@ export interface Demo {
   entries: Entry[];
 }
 
+/** The season that a day belongs to: a winter is that of the year in which it began. */
+const seasonOf = (day: Day): number => Number(day.slice(0, 4)) - (day.slice(5) < DAILY_FROM ? 1 : 0);
+
+/** Days of a season's story that are worth a look: its rounds, its autumn, its winter. */
+export function demoDays(instant: string): Day[] {
+  const year = seasonOf(dayOf(instant, ZONE));
+  return [`${year}-05-31`, `${year}-10-20`, `${year + 1}-02-10`];
+}
+
 const SEED = 48;
 /** From here on this season's weather was entered every evening; before, once a week. */
 const DAILY_FROM = '04-01';
@@ -28,8 +38,7 @@ const DAILY_FROM = '04-01';
  * the same demo, id for id. Everything is entries such as a user's.
  */
 export function createDemo(until: string): Demo {
-  const today = dayOf(until, ZONE);
-  const year = Number(today.slice(0, 4));
+  const year = seasonOf(dayOf(until, ZONE));
   const seed = seedFrom(SEED);
   const diary = newDiary(seed);
   const yards = demoYards(seed);
@@ -38,29 +47,53 @@ export function createDemo(until: string): Demo {
   const weather = new Map(
     Object.values(yards).map(({ id }) => [
       id,
-      new Map(weatherBetween(`${year - 1}-01-01`, `${year}-12-31`, seed).map((day) => [day.date, day])),
+      new Map(
+        [
+          ...weatherBetween(`${year - 1}-01-01`, `${year}-12-31`, seed),
+          ...weatherBetween(`${year + 1}-01-01`, `${year + 1}-03-31`, seedFrom(SEED + 4)),
+        ].map((day) => [day.date, day]),
+      ),
     ]),
   );
-  const places = plans.flatMap((plan) =>
+  const rooms = plans.map((plan) =>
     build(seed, diary, plan, designs, yards, `${year - 1}-04-0${seed.between(1, 8)}`),
   );
+  const places = rooms.flat();
+  const built = rooms.map(([first]) => first?.box);
   const careSeed = seedFrom(SEED + 1);
   const careDiary = newDiary(careSeed, 'hive-tool');
   const care = { seed: careSeed, diary: careDiary, marked: 0, frames: new Map<string, string>() };
   const counts = newDiary(seedFrom(SEED + 2), 'rearing-book');
   const world: World = { seed, diary, counts, weather, care };
   runSeason(world, places, year - 1);
+  endSeason(world, places, year - 1);
   runSeason(world, places, year);
+  const boxes = plans.map(
+    ({ label, design }, index): AutumnBox => ({
+      label,
+      design: designs[design],
+      rooms: places.filter(({ box }) => box === built[index]).map((place) => ({ ...place })),
+    }),
+  );
+  // This year’s end is another story; its chance is spent all the same, so that what follows stays as it is.
+  endSeason({ ...world, diary: newDiary(seed) }, places, year);
+  const winter = autumn(boxes, care.frames, year);
   for (const { id } of Object.values(yards)) {
     const boxes = [...new Set(places.flatMap(({ yard, box }) => (yard === id ? [box] : [])))];
     yardSeason(care, id, boxes, year);
   }
   const special = specialBoxes({ designs, yards, year });
-  for (const [yard, days] of weather) recordWeather(diary, yard, [...days.values()], year, today);
+  for (const [yard, days] of weather) recordWeather(diary, yard, [...days.values()], year);
   return {
     yards: Object.values(yards),
     designs: Object.values(designs).map(({ saved }) => saved),
-    entries: [...diary.entries(), ...careDiary.entries(), ...counts.entries(), ...special.entries()]
+    entries: [
+      ...diary.entries(),
+      ...careDiary.entries(),
+      ...counts.entries(),
+      ...special.entries(),
+      ...winter.entries(),
+    ]
       .filter(({ occurredAt }) => Date.parse(occurredAt) <= Date.parse(until))
       .sort((a, b) => Date.parse(a.occurredAt) - Date.parse(b.occurredAt)),
   };
@@ -92,16 +125,9 @@ function build(
   }));
 }
 
-function recordWeather(
-  diary: Diary,
-  yard: string,
-  days: readonly WeatherDay[],
-  year: number,
-  today: Day,
-): void {
+function recordWeather(diary: Diary, yard: string, days: readonly WeatherDay[], year: number): void {
   let week: WeatherDay[] = [];
   for (const day of days) {
-    if (day.date >= today) break;
     week.push(day);
     if (day.date >= `${year}-${DAILY_FROM}` || week.length === 7) {
       diary.write('weatherRecorded', day.date, { yard, days: week }, { hour: 21 });

@@ -52,7 +52,6 @@ export interface World {
 export function runSeason(world: World, places: readonly Place[], year: number): void {
   for (const [index, plan] of ROUNDS.entries())
     runRound(world, places, plan, `${year}-${plan.monthDay}`, index + 1);
-  endSeason(world, places, year);
 }
 
 function runRound(
@@ -206,7 +205,7 @@ function takeQueen({ seed, diary }: World, place: Place, of: Of, on: Day, patter
 }
 
 /** Early September: the queenless are combined with those that lay, the queens move to winter quarters; singles stay. */
-function endSeason({ seed, diary }: World, places: readonly Place[], year: number): void {
+export function endSeason({ seed, diary }: World, places: readonly Place[], year: number): void {
   const combineOn = `${year}-09-0${seed.between(1, 3)}`;
   for (const place of places) {
     if (place.status === 'empty' || place.status === 'laying' || !place.colony) continue;

@@ -29,6 +29,7 @@ import type { Tell } from './services/archive/manifest.ts';
 import { restore as restoreArchive } from './services/archive/restore.ts';
 import { realClock } from './services/clock.ts';
 import type { Context } from './services/context.ts';
+import { moveDemoClock } from './services/demoClock.ts';
 import type { SensorFeed } from './services/sensors.ts';
 import type { Database } from './store/database.ts';
 import { migrationLevel } from './store/migrate.ts';
@@ -107,6 +108,9 @@ export async function buildApp({
     await restoreArchive(database, file, BREEDERS, tell);
     ready.context = await openContext(database, real, true);
   };
+  const moveDemo = async (day: string) => {
+    ready.context = await moveDemoClock(database, context(), real, day);
+  };
   app.get(
     '/api/health',
     { schema: { summary: 'Whether all is up', response: { 200: Health, 503: Health } } },
@@ -119,14 +123,8 @@ export async function buildApp({
     async (api) => {
       await api.register(computeRoutes, { pool });
       await api.register(designFileRoutes);
-      for (const routes of [
-        sessionRoutes,
-        designRoutes,
-        yardRoutes,
-        standingRoutes,
-        eventRoutes,
-        reportRoutes,
-      ])
+      await api.register(sessionRoutes, { context, moveDemo });
+      for (const routes of [designRoutes, yardRoutes, standingRoutes, eventRoutes, reportRoutes])
         await api.register(routes, { context });
       await api.register(paperRoutes, { context, pool, place });
       await api.register(sensorRoutes, { context, feed });

@@ -114,6 +114,16 @@ const examples: { [K in EventKind]: unknown } = {
   suspected: { box: A, colony: B, suspicion: A, what: 'Small: a drone layer?' },
   suspicionSettled: { box: A, colony: B, suspicion: A, confirmed: false },
   stung: { box: A, who: 'Ann', stings: 2, reaction: '' },
+  winterPlanned: {
+    box: A,
+    colony: B,
+    act: 'reduce',
+    room: { keeps: [{ slot: 'slot-2', turned: true }], end: 'left', follower: true, insulation_mm: 60 },
+    sugar_kg: 2.6,
+    by: '2026-10-18',
+  },
+  winterPrepared: { box: A, colony: B },
+  winterDropped: { box: A, colony: B },
   queenGiven: { box: A, colony: B, queen: A, what: 'mated', caged: true, mother: { name: 'Sable' } },
   queenRecorded: { box: A, colony: B, queen: A, birthYear: 2025, mother: { queen: B } },
   queenSeen: { box: A, colony: B, seen: false },
@@ -157,6 +167,7 @@ const optional: Partial<Record<EventKind, readonly string[]>> = {
   queenMarked: ['number'],
   frameAudited: ['bees'],
   framesMoved: ['backBy'],
+  winterPlanned: ['room', 'by'],
 };
 
 const entry = (kind: EventKind, payload: unknown, more: object = {}) => ({

@@ -6,6 +6,7 @@ import type { Entry, LogEvent } from './event/entry.ts';
 import type { CombSide, FramePlace, FramePurpose } from './event/frameEvents.ts';
 import type { QueenColour } from './event/queenEvents.ts';
 import type { WeatherDay } from './event/seasonEvents.ts';
+import type { WinterRoom } from './event/winterEvents.ts';
 import type { Hole, Slot } from './layer.ts';
 import type {
   CellsTo,
@@ -19,6 +20,7 @@ import type {
   Role,
   Status,
   Trouble,
+  WinterAct,
 } from './status.ts';
 import type { Condition } from './workshop.ts';
 
@@ -132,6 +134,21 @@ export interface Colony {
   coverOffOn?: Day;
   /** `backBy` is an instant, `zone` the time that it was told in. */
   outing?: { on: Day; place: string; backBy: string; zone: string };
+  /** What is planned for its winter; `fed_kg` is sugar fed since, whatever it was fed as. */
+  winter?: {
+    on: Day;
+    act: WinterAct;
+    room?: WinterRoom;
+    to?: { box: string; bays: readonly string[] };
+    with?: { box: string; colony: string };
+    where?: string;
+    sugar_kg: number;
+    fed_kg: number;
+    by?: Day;
+    reason?: string;
+    /** Since when it stands as planned. */
+    preparedOn?: Day;
+  };
   suspicions?: readonly { id: string; what: string; on: Day; confidence?: Confidence }[];
   /** Eggs, brood or the queen herself last seen; and a look for her that did not find her. */
   evidenceOn?: Day;

@@ -104,6 +104,10 @@ export const PlaybookName = z.enum([
 ]);
 export type PlaybookName = z.infer<typeof PlaybookName>;
 
+/** What is done to a colony before winter. */
+export const WinterAct = z.enum(['leave', 'feed', 'reduce', 'move', 'pair', 'combine']);
+export type WinterAct = z.infer<typeof WinterAct>;
+
 /** Work that a colony expects. */
 export const DueKind = z.enum([
   'giveCell',
@@ -141,5 +145,7 @@ export const DueKind = z.enum([
   'mitesHigh',
   'nextStep',
   'frost',
+  'prepareWinter',
+  'feedWinter',
 ]);
 export type DueKind = z.infer<typeof DueKind>;

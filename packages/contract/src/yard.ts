@@ -140,10 +140,14 @@ export const Session = z.strictObject({
   now: Instant,
   /** True while the demo's own clock runs instead of the real one. */
   demoClock: z.boolean(),
+  /** Days of the demo's story that its clock can be moved on to. */
+  demoDays: z.array(CalendarDate),
   realNow: Instant,
   settings: Settings,
 });
 export type Session = z.infer<typeof Session>;
+
+export const DemoDay = z.strictObject({ day: CalendarDate });
 
 export const Health = z.strictObject({
   process: z.literal('up'),

@@ -229,17 +229,32 @@ export { type Paint, sunAt } from './warmth/sun.ts';
 export { warmth, warmthProblems } from './warmth/warmth.ts';
 export { type ReadWeather, readWeather } from './weather/readWeather.ts';
 export { type AutumnAct, type AutumnLine, autumnList, autumnTime } from './winter/autumn.ts';
+export { type End, fitCavity, newFollower } from './winter/cavity.ts';
 export { type Climate, readClimate, winterMonths } from './winter/climate.ts';
 export { beesOfSeams, clusterRadius, effortWords, kgOfHeat, seamsOfBees, winter } from './winter/cluster.ts';
 export {
   calibrate,
+  comesThrough,
   forecastWinter,
   valleyDay,
   valleyMean,
   type WinterForecast,
   type WinterPlan,
+  winterAhead,
 } from './winter/forecast.ts';
+export {
+  type Arrangement,
+  type CavityWinter,
+  type KeptFrame,
+  type Preparation,
+  type PreparedFrame,
+  prepareRoom,
+  type School,
+  type WinterSeason,
+} from './winter/preparation.ts';
 export { reduce, reduceProblems } from './winter/reduce.ts';
+export { type WarmSide, warmSide } from './winter/warmSide.ts';
+export { winterMoves } from './winter/winterMoves.ts';
 export { type BoxView, boxViews, type CompartmentView, isDue } from './yard/boxView.ts';
 export { clashesWith } from './yard/clash.ts';
 export {
@@ -255,6 +270,7 @@ export { expectationsOf, rules } from './yard/due/rules.ts';
 export { type Urgency, urgencyOn } from './yard/due/urgency.ts';
 export { failBy, flightWindow, flyingOn } from './yard/due/weather.ts';
 export { type WhileOpen, whileOpen } from './yard/due/whileOpen.ts';
+export { winterWork } from './yard/due/winterRules.ts';
 export { clockProblem, futureProblem } from './yard/entryProblem.ts';
 export { type Equalising, equalisings } from './yard/equalise.ts';
 export { chronicle, fold, foldChronicle, foldOn } from './yard/fold.ts';

@@ -40,6 +40,7 @@ export const access: Readonly<Record<string, Role>> = {
   'POST /api/yards': 'owner',
   'PUT /api/yards/:id': 'owner',
   'PUT /api/settings': 'owner',
+  'PUT /api/demo/clock': 'owner',
   'GET /api/backup': 'owner',
   'POST /api/restore': 'owner',
 };

@@ -34,6 +34,11 @@ export async function markLoaded(store: Store): Promise<void> {
   await store.updateTable('breeder').set({ loaded: true }).execute();
 }
 
+/** Where the demo's clock stands, and since when it runs on from there. */
+export async function moveAnchor(store: Store, demo_anchor: string, demo_loaded_at: string): Promise<void> {
+  await store.updateTable('breeder').set({ demo_anchor, demo_loaded_at }).execute();
+}
+
 /** False where the version is no longer the one given: somebody else wrote in between. */
 export async function replaceSettings(
   store: Store,

@@ -7,6 +7,7 @@ import { sessionQuery, yardsQuery, yearQuery } from '../app/queries.ts';
 import { useMeasures, useSay } from '../app/units.ts';
 import { weekday } from '../app/weekday.ts';
 import { useSize } from '../parts/useSize.ts';
+import { DemoClock } from './DemoClock.tsx';
 import { RibbonBand } from './RibbonBand.tsx';
 import { yearScale } from './yearScale.ts';
 
@@ -62,14 +63,7 @@ export function Ribbon() {
               </button>
             </span>
           )}
-          {session.demoClock && (
-            <span className="text-soft">
-              Demo clock: today is {say(showDay(today))}.{' '}
-              <button type="button" className="underline" onClick={() => setOn(session.realNow.slice(0, 10))}>
-                Show {say(showDay(session.realNow.slice(0, 10)))}, the real date
-              </button>
-            </span>
-          )}
+          {session.demoClock && <DemoClock today={today} session={session} setOn={setOn} />}
         </p>
       )}
     </section>

@@ -29,7 +29,8 @@ export const RibbonBand = memo(
 
 function RibbonBandPlain({ scale, data, today, weekStart }: RibbonBandProps) {
   const start = scale.x(scale.from);
-  const end = scale.x(scale.to);
+  // Before it is measured, the band has no width to speak of.
+  const end = Math.max(start, scale.x(scale.to));
   const step = scale.x(plusDays(scale.from, 1)) - start;
   const daylight = useMemo(() => (data ? daylightPath(scale, data) : ''), [scale, data]);
   const base = BAND.top + BAND.height;

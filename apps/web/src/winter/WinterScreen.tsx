@@ -1,26 +1,18 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
-import {
-  type AutumnAct,
-  type AutumnLine,
-  autumnList,
-  autumnTime,
-  countOf,
-  showDay,
-  winterMonths,
-} from '@yellow-cell/core';
-import { useMemo } from 'react';
-import { useSearchParams } from 'react-router';
+import { countOf, showDay } from '@yellow-cell/core';
+import { Link, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { ClimateField } from '../bench/ClimateField.tsx';
-import { useYardFigures } from '../bench/useYardFigures.ts';
 import { Said } from '../parts/Said.tsx';
 import { useQuickYard } from '../yard/useQuickYard.ts';
-import { useYard } from '../yard/useYard.ts';
-import { AutumnRow } from './AutumnRow.tsx';
+import { BeforeWinter, YardTotals } from './BeforeWinter.tsx';
+import { Prepare } from './Prepare.tsx';
+import { roomName } from './roomName.ts';
+import { useWinter } from './useWinter.ts';
 
-/** The cavity fitted to the colony, and the yard through to spring: the list of autumn. */
+/** The cavity fitted to the colony, and the yard through to spring. */
 export function WinterScreen() {
   const { data: yards } = useSuspenseQuery(yardsQuery);
   const [params] = useSearchParams();
@@ -32,143 +24,101 @@ export function WinterScreen() {
   );
 }
 
-const GROUPS: readonly (readonly [AutumnAct, string, string])[] = [
-  ['combine', 'Combine', 'Bees without a queen'],
-  ['count', 'Look down from above', 'Not known well enough: the cheapest look first'],
-  ['pair', 'Pair or combine', 'The small winter in company'],
-  ['feed', 'Feed', 'Stores are short of what winter takes, and a third more'],
-  ['reduce', 'Reduce', 'Clearly fewer bees than the room holds'],
-  ['heft', 'Heft', 'Stores are not known'],
-  ['leave', 'Leave alone', 'As they should be'],
-];
-
 /** A line names its box here: none is opened. */
 const NO_CHOICE = { box: undefined, bay: undefined };
 
 function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const say = useSay();
-  const view = useYard(yard);
-  useQuickYard(view, NO_CHOICE);
-  const figures = useYardFigures();
-  const [, setParams] = useSearchParams();
-  const { state, boxes, on, constants, weather } = view;
-  const lines = useMemo(
-    () =>
-      autumnList(state, boxes, {
-        on,
-        months: winterMonths(figures.climate, yard.latitude_deg),
-        constants,
-      }),
-    [state, boxes, on, figures.climate, yard, constants],
+  const winter = useWinter(yard);
+  useQuickYard(winter.view, NO_CHOICE);
+  const [params] = useSearchParams();
+  const { lines, time, figures, view } = winter;
+  const advised = time.is !== 'expanding';
+  const named = lines.find(
+    ({ box, room }) =>
+      box.box.id === params.get('box') && (!params.get('bay') || room.bays.includes(params.get('bay') ?? '')),
   );
-  const time = autumnTime(weather, constants);
+  const chosen = named ?? lines.find(({ act }) => act === 'reduce' || act === 'feed') ?? lines[0];
   return (
-    <main className="h-full overflow-y-auto bg-sheet px-5 py-4">
-      <div className="mx-auto max-w-5xl">
-        <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
+    <main className="flex h-full flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
+      <section
+        aria-label={chosen ? roomName(chosen) : 'Winter'}
+        className="min-w-0 bg-sheet max-lg:shrink-0 lg:flex-1 lg:overflow-y-auto"
+      >
+        <header className="flex flex-wrap items-baseline gap-x-4 gap-y-1 px-5 pt-3">
           <h1 className="text-xl">Winter in {yard.name}</h1>
+          {named && (
+            <Link
+              className="inline-flex min-h-11 items-center underline lg:hidden"
+              to={`/winter?yard=${yard.id}`}
+            >
+              All colonies
+            </Link>
+          )}
           {yards.length > 1 && (
             <nav aria-label="Yards" className="no-print flex flex-wrap gap-x-3">
               {yards
                 .filter(({ id }) => id !== yard.id)
                 .map(({ id, name }) => (
-                  <button
+                  <Link
                     key={id}
-                    type="button"
-                    className="min-h-11 font-semibold underline"
-                    onClick={() =>
-                      setParams((before) => new URLSearchParams({ ...Object.fromEntries(before), yard: id }))
-                    }
+                    className="inline-flex min-h-11 items-center font-semibold underline lg:min-h-8"
+                    to={`/winter?yard=${id}`}
                   >
                     {name}
-                  </button>
+                  </Link>
                 ))}
             </nav>
           )}
-          <button type="button" className="button no-print ml-auto min-h-11" onClick={() => window.print()}>
+          <button type="button" className="button no-print ml-auto" onClick={() => window.print()}>
             Print
           </button>
-        </div>
-        <p
-          className={`mt-1 max-w-prose ${time.is === 'expanding' ? 'rounded bg-glow px-2 py-1' : 'text-soft'}`}
-        >
+        </header>
+        <p className={`mx-5 mt-1 max-w-prose text-sm ${advised ? 'text-soft' : 'rounded bg-glow px-2 py-1'}`}>
           {say(time.sentence)}
         </p>
-        <p className="mt-1 max-w-prose text-soft">
-          <Said>
-            {countOf(lines.length, 'colony', 'colonies')} on {say(showDay(on))}.
-            {time.is === 'expanding' ? '' : ` ${sugarSentence(lines)}`}
-          </Said>
-        </p>
-        <div className="no-print max-w-md">
+        {chosen ? (
+          <div className={named ? '' : 'max-lg:hidden'}>
+            <Prepare key={`${chosen.box.box.id} ${chosen.room.position}`} winter={winter} line={chosen} />
+          </div>
+        ) : (
+          <p className="p-5">No colony lives in this yard on this day.</p>
+        )}
+      </section>
+      <aside
+        aria-label="Before winter"
+        className="w-full shrink-0 border-hairline bg-slip px-4 py-3 lg:w-[26.5rem] lg:overflow-y-auto lg:border-l print:border-0"
+      >
+        <h2 className="text-lg">
+          Before winter{' '}
+          <span className="text-sm font-normal text-soft">
+            {countOf(lines.length, 'colony', 'colonies')}, {say(showDay(view.on))}
+          </span>
+        </h2>
+        <BeforeWinter
+          yard={yard.id}
+          lines={lines}
+          on={view.on}
+          chosen={named ?? undefined}
+          advised={advised}
+        />
+        <YardTotals lines={lines} />
+        <div className="no-print mt-3">
           <ClimateField
             climate={figures.climate}
             latitude_deg={yard.latitude_deg}
             onChange={figures.setClimate}
           />
         </div>
-        {lines.length === 0 && <p className="mt-4">No colony lives in this yard on this day.</p>}
-        {time.is === 'expanding' ? (
-          <section aria-label="As they stand" className="mt-5">
-            <h2 className="text-lg">As they stand</h2>
-            <p className="text-sm text-soft">
-              What autumn asks of each is said here once days are cooler; until then the Yard says what is
-              due.
-            </p>
-            <ul>
-              {lines.map((line) => (
-                <AutumnRow
-                  key={`${line.box.box.id} ${line.room.position}`}
-                  yard={yard.id}
-                  line={line}
-                  on={on}
-                />
-              ))}
-            </ul>
-          </section>
-        ) : (
-          GROUPS.map(([act, title, why]) => {
-            const own = lines.filter((line) => line.act === act);
-            return own.length === 0 ? null : (
-              <section key={act} aria-label={title} className="mt-5 break-inside-avoid">
-                <h2 className="text-lg">
-                  {title} <span className="font-normal text-soft">{own.length}</span>
-                </h2>
-                <p className="text-sm text-soft">{why}.</p>
-                <ul>
-                  {own.map((line) => (
-                    <AutumnRow
-                      key={`${line.box.box.id} ${line.room.position}`}
-                      yard={yard.id}
-                      line={line}
-                      on={on}
-                      advised
-                    />
-                  ))}
-                </ul>
-              </section>
-            );
-          })
-        )}
-        <p className="mt-6 max-w-prose text-sm text-soft">
-          What winter takes is reckoned from the seams counted, the walls of the box, neighbours over a
-          divider, and the climate; it is an estimate, to be corrected by hefts.{' '}
+        <p className="mt-3 text-sm text-soft">
+          Odds are of a hundred such winters by the climate, the walls, the bees and the stores as they are
+          known; → once fed what is short. A count from above, and a heft, make them better.{' '}
           <Said>
-            Vapours, lifting and ladders: mask, two people over {constants.liftAlone_kg} kg, local rules for
+            Vapours and lifting: a mask, two people over {view.constants.liftAlone_kg} kg, local rules for
             treatments.
           </Said>
         </p>
-      </div>
+      </aside>
     </main>
   );
-}
-
-function sugarSentence(lines: readonly AutumnLine[]): string {
-  if (lines.length === 0) return '';
-  const sugar_kg = lines.reduce((sum, line) => sum + line.sugar_kg, 0);
-  const unknown = lines.filter(({ stores_kg }) => stores_kg === undefined).length;
-  if (unknown === lines.length)
-    return 'Stores are known of none yet: hefts and frames looked through tell them.';
-  const sugar = `Sugar to buy, as far as stores are known: ${sugar_kg.toFixed(0)} kg`;
-  return unknown > 0 ? `${sugar}; of ${unknown} they are not.` : `${sugar}.`;
 }

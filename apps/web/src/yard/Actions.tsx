@@ -41,7 +41,7 @@ export function Actions({
   const { justKept, keep } = useJustKept();
   const press = ({ name, act }: Offer) => {
     if (typeof act === 'string') setForm(act);
-    else if ('to' in act) void navigate(`/yard/${view.yard.id}/${act.to}`);
+    else if ('to' in act) void navigate(act.to.startsWith('/') ? act.to : `/yard/${view.yard.id}/${act.to}`);
     else {
       keep(name);
       void send(`${title}: ${name}`, [act].flat(), (delivery) => {

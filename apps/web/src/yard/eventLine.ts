@@ -19,6 +19,7 @@ import {
   showTime,
   stepOf,
   troubleWords,
+  winterWork,
   type YardState,
 } from '@yellow-cell/core';
 import { entranceWords } from './entranceWords.ts';
@@ -130,6 +131,15 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names, zone: strin
   frameAudited: () => 'Frame looked through',
   framesMoved: ({ moves, purpose }) =>
     `${countOf(moves.length, 'frame')} ${moves.every(({ to }) => to === null) ? 'taken out' : 'moved'} ${purpose === 'other' ? '' : purposeWords[purpose]}`.trim(),
+  winterPlanned: (plan) =>
+    [
+      `Winter planned: ${winterWork(plan) || { leave: 'left alone', feed: 'fed' }[plan.act as 'leave' | 'feed'] || plan.act}`,
+      plan.sugar_kg > 0 ? `${plan.sugar_kg.toFixed(1)} kg of sugar` : '',
+    ]
+      .filter(Boolean)
+      .join(', '),
+  winterPrepared: () => 'Prepared for winter as planned',
+  winterDropped: () => 'Plan for winter dropped',
   roundPlanned: ({ number, graftOn, grafts }) =>
     `Round ${number} planned: ${countOf(grafts, 'graft')} on ${showDay(graftOn)}`,
   roundDropped: () => 'Plan of a round dropped',

@@ -147,6 +147,14 @@ export function answerTo(
         kind: 'stepTicked',
         act: { to: `box/${box.id}/run/${work.key?.split(' ')[0] ?? ''}` },
       };
+    case 'prepareWinter':
+      return {
+        name: 'To the plan',
+        kind: 'winterPrepared',
+        act: { to: `/winter?yard=${box.place?.yard ?? ''}&box=${box.id}&bay=${room.bays[0] ?? ''}` },
+      };
+    case 'feedWinter':
+      return feed;
     case 'mitesHigh':
       return { name: 'Treated…', kind: 'treated', act: 'treated' };
     case 'settleSuspicion':

@@ -71,6 +71,7 @@ const session: Session = {
   breeder: { id: id(5), name: 'B' },
   now: instantOf(TODAY, 10, 0, ZONE),
   demoClock: false,
+  demoDays: [],
   realNow: instantOf(TODAY, 10, 0, ZONE),
   settings: { person: 'P', measures: METRIC, constants: {}, version: 1 },
 };

@@ -7,6 +7,7 @@ import { kindVersionOf } from './kindVersions.ts';
 import { playbookEvents } from './playbookEvents.ts';
 import { queenEvents } from './queenEvents.ts';
 import { seasonEvents } from './seasonEvents.ts';
+import { winterEvents } from './winterEvents.ts';
 
 /** What each kind of event says. A kind's meaning never changes; a new meaning is a new kindVersion with an upcaster. */
 export const payloads = {
@@ -16,6 +17,7 @@ export const payloads = {
   ...frameEvents,
   ...seasonEvents,
   ...playbookEvents,
+  ...winterEvents,
 } as const;
 
 export type EventKind = keyof typeof payloads;

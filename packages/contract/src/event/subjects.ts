@@ -78,6 +78,10 @@ export const subjectFields: Readonly<Record<EventKind, Named>> = {
   stepMarked: box,
   playbookEnded: box,
 
+  winterPlanned: { ...colony, 'to.box': 'box', 'with.box': 'box', 'with.colony': 'colony' },
+  winterPrepared: colony,
+  winterDropped: colony,
+
   roundPlanned: { round: 'round', donorQueen: 'queen' },
   roundDropped: { round: 'round' },
   lotWanted: { lot: 'lot' },

@@ -41,6 +41,8 @@ const KINDS: Readonly<Record<DueKind, true>> = {
   mitesHigh: true,
   nextStep: true,
   frost: true,
+  prepareWinter: true,
+  feedWinter: true,
 };
 
 /** Every rule that raises work can be off: a figure of 1 or 0 like any other, so that each yard has its own. */

@@ -113,6 +113,13 @@ export const watchingConstants = {
     'Days without flying weather in a row after which small colonies are fed',
   ),
   smallSeams: constant(4, 'seams', 'Our estimate', [1, 12], 'Below this a colony is small'),
+  dwindleRisk: constant(
+    0.4,
+    'share',
+    'Our estimate',
+    [0, 1],
+    'Before winter, from these odds to dwindle on a colony is wintered in company',
+  ),
   weakSeams: constant(1.5, 'seams', 'Our estimate', [0.5, 6], 'Below this a colony is weak'),
   crowdedShare: constant(
     1,

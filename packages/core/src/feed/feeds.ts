@@ -28,3 +28,6 @@ export const STORES_OF = {
 
 /** What a kilogram of a feed comes to as stores, in kg: a patty is no syrup. */
 export const storesPerKg = (feed: Feed): number => STORES_OF[feed === 'drySugar' ? 'sugar' : feed];
+/** The sugar that would come to as much of stores, in kg. */
+export const sugarIn = (feed: Feed, amount_kg: number): number =>
+  (amount_kg * storesPerKg(feed)) / STORES_OF_SUGAR;

@@ -5,6 +5,7 @@ import { type BoxModel, type Compartment, deriveBox } from '../box/model.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
 import { lengthOf } from '../geometry/block.ts';
 import type { Conditions } from './conditions.ts';
+import { groundIn, heldHeat, type PerCompartment } from './heldHeat.ts';
 import { GROUND, type HeatFace, heatNetwork, onGround } from './network.ts';
 import { type RowNetwork, rowOf, soleBox } from './row.ts';
 import { breathIn, type ShutCourse, type ShutSpace, shutCourses } from './shutBox.ts';
@@ -41,7 +42,6 @@ export interface BoxPhysics {
   spaces: readonly { id: string; inside_C: number }[];
 }
 
-type PerCompartment = ReadonlyMap<Compartment, number>;
 /** All that the parts of the answer are worked out from. */
 interface Scene {
   model: BoxModel;
@@ -67,7 +67,9 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
   const sky = skyHeat(scene.network.faces, conditions, constants);
   const rise = conditions.held_C - conditions.outside_C;
   const each_WK = (watts: number) => (Math.abs(rise) < 1e-9 ? 0 : watts / rise);
-  const together = heldHeat(scene, living);
+  const heldOf = ({ network }: Scene, held: readonly Compartment[]) =>
+    heldHeat(network, held, conditions, constants);
+  const together = heldOf(scene, living);
   const { free, air_m3s } = settled(scene, factors, sky);
   const surfaces = scene.network.faces
     .map(
@@ -87,7 +89,7 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
     spaces: model.spaces.map(({ id }) => ({ id, inside_C: at.get(id) ?? conditions.outside_C })),
     compartments: living.map((each): CompartmentPhysics => {
       const bees_kg = beesOf(each, scene);
-      const ua_WK = each_WK(heldHeat(sole, [each]).get(each) ?? 0);
+      const ua_WK = each_WK(heldOf(sole, [each]).get(each) ?? 0);
       const shared_W = together.get(each) ?? 0;
       const inside_C = at.get(each.spaces[0] ?? '') ?? conditions.outside_C;
       const flow_m3s = air_m3s.get(each) ?? 0;
@@ -187,30 +189,6 @@ function freeAir_m3(each: Compartment, scene: Scene): number {
   return Math.max(whole * LEAST_FREE, whole - filled);
 }
 const LEAST_FREE = 0.2;
-
-const groundIn = ({ ground_C }: Conditions) =>
-  ground_C === undefined ? [] : [{ name: GROUND, hold_C: ground_C }];
-
-/** Watts that each of some compartments needs to be held at a temperature, while all other spaces follow. In a row the boxes beside are held too. */
-function heldHeat({ network, conditions, constants }: Scene, held: readonly Compartment[]): PerCompartment {
-  const ids = new Set(held.flatMap(({ spaces }) => spaces));
-  const answer = solveWarmth(
-    {
-      outside_C: conditions.outside_C,
-      spaces: [
-        ...network.spaces.map(({ id, like }) =>
-          ids.has(like) ? { name: id, hold_C: conditions.held_C } : { name: id },
-        ),
-        ...groundIn(conditions),
-      ],
-      faces: network.faces,
-      flows: network.flows,
-    },
-    constants,
-  );
-  const heat = new Map(answer.spaces.map(({ name, heat_W }) => [name, heat_W]));
-  return new Map(held.map((each) => [each, each.spaces.reduce((sum, id) => sum + (heat.get(id) ?? 0), 0)]));
-}
 
 /** The flow follows the temperature and the temperature the flow: a few turns bring them together. */
 function settled(

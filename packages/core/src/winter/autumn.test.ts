@@ -11,9 +11,9 @@ import { boxViews } from '../yard/boxView.ts';
 import { fold } from '../yard/fold.ts';
 import type { Known } from '../yard/state.ts';
 import { told, weatherOf, YARD } from '../yard/story.test.kit.ts';
-import { autumnList, autumnTime } from './autumn.ts';
+import { type AutumnLine, autumnList, autumnTime } from './autumn.ts';
 import { beesOfSeams } from './cluster.ts';
-import { valleyWinter } from './forecast.ts';
+import { valleyWinter, winterAhead } from './forecast.ts';
 
 const ON = '2026-10-10';
 const months = valleyWinter();
@@ -64,10 +64,12 @@ const audits = (stores: number) =>
       { hour: 8 + index },
     ),
   );
-const list = (events: readonly LogEvent[], constants = defaultConstants) => {
+/** Who dwindles is asked in a test of its own. */
+const figures = { ...defaultConstants, dwindleRisk: 1 };
+const list = (events: readonly LogEvent[], constants = figures) => {
   const state = fold(known, [...built, ...events]);
   const views = boxViews(state, known, YARD, constants, { on: ON, today: ON });
-  return autumnList(state, views, { on: ON, months, constants });
+  return autumnList(state, views, { on: ON, ...winterAhead(months, ON, 48), constants });
 };
 const act = (...events: LogEvent[]) => list([bees('a', 0, 'laying'), ...events])[0];
 
@@ -75,7 +77,7 @@ describe('the yard before winter', () => {
   it('asks for the cheapest look where something is not known', () => {
     expect(act()?.act).toBe('count');
     expect(act(seams(5, '2026-07-20'))?.act).toBe('count');
-    expect(act(seams(4.5))).toMatchObject({ act: 'heft', stores_kg: undefined, starved: undefined });
+    expect(act(seams(4.5))).toMatchObject({ act: 'heft', stores_kg: undefined, winter: undefined });
   });
 
   it('spends no feed on bees without a queen, or on the small whose queen was not seen', () => {
@@ -89,13 +91,13 @@ describe('the yard before winter', () => {
 
   it('winters fewer than four seams in company, with the neighbour that is there', () => {
     expect(act(seams(3.5))?.why).toContain('another');
-    const both = list([
-      bees('a', 0, 'laying'),
-      bees('c', 1, 'laying'),
-      seams(3.5),
-      seams(5, '2026-10-01', 'c'),
-    ]);
-    expect(both.find(({ room }) => room.position === 0)?.why).toMatch(/as a pair with/);
+    const pair = [bees('a', 0, 'laying'), bees('c', 1, 'laying'), seams(3.5), seams(5, '2026-10-01', 'c')];
+    const both = list(pair);
+    // Two side by side are a pair already; combined only where they dwindle so too.
+    const first = (some: readonly AutumnLine[]) => some.find(({ room }) => room.position === 0);
+    expect(first(both)?.act).toBe('heft');
+    const risky = { ...defaultConstants, dwindleRisk: 0 };
+    expect(first(list(pair, risky))?.why).toMatch(/it is a pair already; combined/);
     const joined = list([
       bees('a', 0, 'laying'),
       ...bodiesOf(content).flatMap(({ boards }) =>
@@ -103,8 +105,22 @@ describe('the yard before winter', () => {
       ),
       seams(3.5),
     ]);
-    expect(joined.map(({ act: what, why }) => [what, /as a pair with/.test(why)])).toEqual([['pair', false]]);
+    expect(joined.map(({ act: what, why }) => [what, /pair already/.test(why)])).toEqual([['pair', false]]);
     expect(act(seams(4))?.act).not.toBe('pair');
+  });
+
+  it('winters in company also who would dwindle though it is not so few, from the odds of the yard on', () => {
+    const few = [bees('a', 0, 'laying'), seams(4.5), ...audits(0.95)];
+    const { dwindled = 0 } = list(few)[0] ?? {};
+    expect(dwindled).toBeGreaterThan(0.2);
+    expect(dwindled).toBeLessThan(1);
+    const acts = [dwindled, dwindled + 0.001].map(
+      (dwindleRisk) => list(few, { ...defaultConstants, dwindleRisk })[0]?.act,
+    );
+    expect(acts).toEqual(['pair', 'leave']);
+    expect(list(few, { ...defaultConstants, dwindleRisk: dwindled })[0]?.why).toMatch(
+      /it dwindles in about \d+ winters of 10/,
+    );
   });
 
   it('feeds what is short of what winter takes and a third more', () => {
@@ -114,10 +130,10 @@ describe('the yard before winter', () => {
     expect(light?.stores_kg).toBeCloseTo(stores, 9);
     expect(light?.act).toBe('feed');
     expect(light?.sugar_kg).toBeCloseTo(((light?.carry_kg ?? 0) - stores) / 1.1, 9);
-    expect(light?.starved).toBeGreaterThan(0.5);
+    expect(light?.winter?.starved).toBeGreaterThan(0.5);
     const full = act(seams(4.5), ...audits(0.95));
     expect(full).toMatchObject({ act: 'leave', sugar_kg: 0 });
-    expect(full?.starved).toBeLessThan(0.05);
+    expect(full?.winter?.starved).toBeLessThan(0.05);
   });
 
   it('knows stores by the weight of the whole box, once parts, combs and bees are taken off', () => {
@@ -156,11 +172,27 @@ describe('the yard before winter', () => {
   });
 
   it('reduces where two frames or more have no bees, to the seams and a frame of stores', () => {
-    const spare = { ...defaultConstants, reduceSpare: 1 };
+    const spare = { ...figures, reduceSpare: 1 };
     const frames = rooms[0]?.frames.length ?? 0;
-    const line = list([bees('a', 0, 'laying'), seams(frames - 1), ...audits(0.95)], spare)[0];
+    const few = bees('a', 0, 'laying');
+    const line = list([few, seams(frames - 1)], spare)[0];
     expect(line).toMatchObject({ act: 'reduce', keeps: frames });
-    expect(list([bees('a', 0, 'laying'), seams(frames - 0.5), ...audits(0.95)], spare)[0]?.act).toBe('leave');
+    expect(list([few, seams(frames - 0.5)], spare)[0]?.act).toBe('heft');
+    // What was looked through stays for what it holds, however few the bees.
+    expect(list([few, seams(frames - 1), ...audits(0.95)], spare)[0]?.act).toBe('leave');
+    const stores = audits(0.95).slice(0, frames - 1);
+    const bare = told('frameAudited', '2026-10-02', {
+      box: 'b',
+      colony: 'a',
+      frame: 'bare',
+      slot: rooms[0]?.frames.at(-1)?.id ?? '',
+      sides: [{ foundation: 1 }, { foundation: 1 }],
+    });
+    expect(list([few, seams(frames - 1), ...stores, bare], spare)[0]).toMatchObject({
+      act: 'reduce',
+      keeps: frames,
+    });
+    expect(list([few, seams(4.5), ...stores, bare], { ...spare, reduceSpare: 2 })[0]?.act).toBe('leave');
   });
 });
 

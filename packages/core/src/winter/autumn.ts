@@ -5,16 +5,14 @@ import { showDay } from '../calendar/showDay.ts';
 import type { Constants } from '../constants/registry.ts';
 import { STORES_OF_SUGAR } from '../feed/feeds.ts';
 import { countOf } from '../say/words.ts';
-import { boxPhysics } from '../warmth/boxPhysics.ts';
-import { usualConditions } from '../warmth/conditions.ts';
 import type { BoxView, CompartmentView } from '../yard/boxView.ts';
 import type { Weather } from '../yard/due/expectation.ts';
 import { recentMaximum } from '../yard/due/weather.ts';
 import { slotsOf } from '../yard/slots.ts';
 import type { YardState } from '../yard/state.ts';
-import { beesOfSeams } from './cluster.ts';
-import { forecastWinter, type WinterMonth } from './forecast.ts';
-import { CARRY } from './reduce.ts';
+import { forecastWinter, type WinterForecast, winterNeed } from './forecast.ts';
+import { combOf, isAnother, STORES_FRAMES, type WinterSeason, winteringOf } from './preparation.ts';
+import { CARRY, holdsOf, STAYS } from './reduce.ts';
 import { storesByWeight } from './storesByWeight.ts';
 
 /** What a colony is to be done to before winter: the cheapest look first where something is not known. */
@@ -33,32 +31,28 @@ export interface AutumnLine {
   /** What the winter is likely to take, and a third more. */
   carry_kg: number | undefined;
   sugar_kg: number;
-  /** Share of winters in which it starves with what it has, where that is known. */
-  starved: number | undefined;
+  /** Its winter as it stands, where seams and stores are known; `pitch_mm` is that of its frames. */
+  winter: (WinterForecast & { pitch_mm: number }) | undefined;
+  /** Share of winters in which it dwindles with stores enough; undefined where its seams are not known. */
+  dwindled: number | undefined;
   /** Frames that it keeps once it is reduced. */
   keeps: number | undefined;
 }
 
-/** Kept beside the frames that bees cover. */
-const STORES_FRAMES = 1;
-/** What walls let through hangs little on the temperature that it is asked at. */
-const OUTSIDE_C = 0;
+/** Fewer runs than for one colony alone: odds are told to a tenth in a list. */
+const RUNS = 200;
 
 const QUEENLESS = ['stocked', 'failed'];
 /** These are made for days or weeks, and joined to others when they are done. */
 const NOT_WINTERED: readonly RoomRole[] = ['starter', 'bank'];
 
 /** The yard before winter, most pressing first: who is combined, counted, paired, reduced, hefted, fed, or left alone. */
-export function autumnList(
-  state: YardState,
-  boxes: readonly BoxView[],
-  { on, months, constants }: { on: Day; months: readonly WinterMonth[]; constants: Constants },
-): AutumnLine[] {
+export function autumnList(state: YardState, boxes: readonly BoxView[], season: WinterSeason): AutumnLine[] {
   return boxes
     .flatMap((box) =>
       box.compartments.flatMap((room) =>
         room.colony && room.shares === undefined && !NOT_WINTERED.includes(room.role)
-          ? lineOf(state, box, room, { on, months, constants })
+          ? lineOf(state, box, room, season)
           : [],
       ),
     )
@@ -87,12 +81,8 @@ export function autumnTime(
     : { is: 'time', sentence: `${days}, below ${reduceBelow_C} °C: colonies have stopped expanding.` };
 }
 
-function lineOf(
-  state: YardState,
-  box: BoxView,
-  room: CompartmentView,
-  { on, months, constants }: { on: Day; months: readonly WinterMonth[]; constants: Constants },
-): AutumnLine {
+function lineOf(state: YardState, box: BoxView, room: CompartmentView, season: WinterSeason): AutumnLine {
+  const { on, constants } = season;
   const { colony, status, frames } = room;
   const strength = colony?.strength;
   const fresh =
@@ -103,9 +93,8 @@ function lineOf(
       ? storesByWeight(state, box, room, plusDays(on, -constants.countFresh_d), constants)
       : undefined;
   const stores_kg = looked_kg ?? weighed?.stores_kg;
-  const winter =
-    fresh === undefined || fresh === 0 ? undefined : winterOf(box, room, fresh, stores_kg, months, constants);
-  const carry_kg = winter && winter.need_kg * CARRY;
+  const walls = winteringOf(box, room, fresh, constants);
+  const carry_kg = walls && winterNeed({ ...walls, ...season }, constants) * CARRY;
   const short_kg = carry_kg !== undefined && stores_kg !== undefined ? Math.max(0, carry_kg - stores_kg) : 0;
   const line = {
     box,
@@ -115,7 +104,15 @@ function lineOf(
     storesBy: looked_kg === undefined ? weighed?.by : ('looked' as const),
     carry_kg,
     sugar_kg: short_kg / STORES_OF_SUGAR,
-    starved: stores_kg === undefined ? undefined : winter?.starved,
+    dwindled:
+      walls && forecastWinter({ ...walls, ...season, stores_kg: carry_kg ?? 0 }, constants, RUNS).dwindled,
+    winter:
+      walls && stores_kg !== undefined
+        ? {
+            ...forecastWinter({ ...walls, ...season, stores_kg }, constants, RUNS),
+            pitch_mm: walls.pitch_mm,
+          }
+        : undefined,
     keeps: undefined,
   };
   if (QUEENLESS.includes(status))
@@ -138,14 +135,20 @@ function lineOf(
       act: 'count',
       why: 'Small, and its queen was looked for and not seen: worker brood first, before feed is spent on it.',
     };
-  if (fresh < constants.smallSeams) {
-    const partner = box.compartments.find(
-      (each) => each.shares === undefined && isAnother(each, room) && !QUEENLESS.includes(each.status),
-    );
+  const dwindles = line.dwindled !== undefined && line.dwindled >= constants.dwindleRisk;
+  const beside = box.compartments.find(
+    (each) =>
+      each.shares === undefined &&
+      Math.abs(each.position - room.position) === 1 &&
+      isAnother(each, room) &&
+      !QUEENLESS.includes(each.status),
+  );
+  // Two that live side by side are a pair already, and may stay one.
+  if (dwindles || (fresh < constants.smallSeams && !beside)) {
     return {
       ...line,
       act: 'pair',
-      why: `${countOf(fresh, 'seam')} of bees, fewer than ${constants.smallSeams}: ${partner ? `as a pair with ${partner.name} over the divider, or combined with it` : 'combined, or as a pair over one divider with another'}.`,
+      why: `${countOf(fresh, 'seam')} of bees${fresh < constants.smallSeams ? `, fewer than ${constants.smallSeams}` : `, and in this box it dwindles in about ${tenths(line.dwindled ?? 0)} winters of 10`}: ${beside ? `with ${beside.name} beside it it is a pair already; combined with it, they are one that lives` : 'combined, or as a pair over one divider with another'}.`,
     };
   }
   if (short_kg > 0 && stores_kg !== undefined && carry_kg !== undefined)
@@ -154,9 +157,10 @@ function lineOf(
       act: 'feed',
       why: `${stores_kg.toFixed(1)} kg of stores, ${carry_kg.toFixed(1)} kg to carry: about ${(short_kg / STORES_OF_SUGAR).toFixed(1)} kg of sugar, liquid while days reach ${constants.liquidFeed_C} °C.`,
     };
-  const spare = frames - fresh;
+  const useful = usefulFrames(state, box, room, season);
+  const spare = frames - Math.max(fresh, useful ?? 0);
   if (spare >= constants.reduceSpare) {
-    const keeps = Math.ceil(fresh) + STORES_FRAMES;
+    const keeps = Math.min(frames, Math.max(Math.ceil(fresh) + STORES_FRAMES, useful ?? 0));
     return {
       ...line,
       keeps,
@@ -173,9 +177,22 @@ function lineOf(
   return { ...line, act: 'leave', why: 'Bees, queen, room and stores are as they should be: left alone.' };
 }
 
-/** Whether other bees live in a room than in this. */
-const isAnother = (other: CompartmentView, { colony }: CompartmentView): boolean =>
-  other.colony !== undefined && other.colony.id !== colony?.id;
+/** Frames that stay by what they hold, those not looked through among them; undefined where fewer than half were. */
+function usefulFrames(
+  state: YardState,
+  { box, model }: BoxView,
+  room: CompartmentView,
+  season: WinterSeason,
+): number | undefined {
+  const compartment = model.compartments[room.position];
+  if (!compartment) return undefined;
+  const combs = slotsOf(state, box, compartment, room)
+    .filter(({ is }) => is === 'told' || is === 'untold')
+    .map((slot) => combOf(slot, season));
+  const unlooked = combs.filter((comb) => comb.unlooked).length;
+  if (unlooked * 2 > combs.length) return undefined;
+  return unlooked + combs.filter((comb) => !comb.unlooked && STAYS.includes(holdsOf(comb.sides))).length;
+}
 
 /** Stores on the frames that were looked through lately, in kg; undefined where they were fewer than half of all. */
 function storesIn(
@@ -197,46 +214,5 @@ function storesIn(
   }, 0);
 }
 
-/** What a winter takes of so many bees in their room, with their neighbours as warm as they are, and how often it starves them. */
-function winterOf(
-  { design, model, compartments }: BoxView,
-  room: CompartmentView,
-  seams: number,
-  stores_kg: number | undefined,
-  months: readonly WinterMonth[],
-  constants: Constants,
-): { need_kg: number; starved: number } | undefined {
-  const compartment = model.compartments[room.position];
-  const pitch_mm = compartment?.frames[0]?.format.pitch_mm;
-  if (!compartment || pitch_mm === undefined) return undefined;
-  const { constants: _, ...conditions } = usualConditions(
-    { outside_C: OUTSIDE_C, bees: 'resting', brood: false },
-    constants,
-  );
-  const physics = physicsOf(design, { ...conditions, constants });
-  const each = physics.compartments.find(({ spaces }) => spaces[0] === compartment.spaces[0]);
-  const neighbours = compartments.some((other) => isAnother(other, room));
-  const ua_WK = neighbours ? each?.sharedUa_WK : each?.ua_WK;
-  const bees_kg = beesOfSeams(seams, pitch_mm);
-  if (ua_WK === undefined || ua_WK <= 0 || bees_kg <= 0) return undefined;
-  const plenty = forecastWinter({ bees_kg, ua_WK, stores_kg: PLENTY_KG, months }, constants);
-  const need_kg = PLENTY_KG - (plenty.months.at(-1)?.middle_kg ?? PLENTY_KG);
-  const starved =
-    stores_kg === undefined ? 0 : forecastWinter({ bees_kg, ua_WK, stores_kg, months }, constants).starved;
-  return { need_kg, starved };
-}
-/** More than any winter takes: what is used of it is what is needed. */
-const PLENTY_KG = 100;
-
-/** The walls of a box are the same for all built like it: worked out once for a design and its figures. */
-const physicsKept = new WeakMap<object, { constants: Constants; physics: ReturnType<typeof boxPhysics> }>();
-function physicsOf(
-  design: BoxView['design'],
-  conditions: Parameters<typeof boxPhysics>[1] & { constants: Constants },
-) {
-  const found = physicsKept.get(design);
-  if (found && found.constants === conditions.constants) return found.physics;
-  const physics = boxPhysics(design, conditions);
-  physicsKept.set(design, { constants: conditions.constants, physics });
-  return physics;
-}
+/** Odds are not known to the percent. */
+const tenths = (share: number): number => Math.max(1, Math.round(share * 10));

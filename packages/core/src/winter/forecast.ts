@@ -1,9 +1,10 @@
 import { type Day, daysBetween } from '../calendar/days.ts';
+import { monthNames } from '../calendar/months.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
 import { type Random, seededRandom } from '../random.ts';
 import { winter } from './cluster.ts';
 
-/** A winter by months (handbook 3): stores left at the end of each, as a band from the spread of the assumptions. */
+/** A winter by months (handbook 3): stores and bees at the end of each, as bands from the spread of the assumptions. */
 export interface WinterMonth {
   name: string;
   days: number;
@@ -14,23 +15,44 @@ export interface WinterPlan {
   ua_WK: number;
   stores_kg: number;
   months: readonly WinterMonth[];
+  /** Days from the shortest day to the first of the months; left out, they are the six about the coldest. */
+  since_d?: number;
   /** Measured use ÷ reckoned use; 1 until hefts say otherwise. */
   factor?: number;
+  /** Bees over a divider, in kg: they keep each other warm, and count for at most as many as there are here. */
+  company_kg?: number;
+}
+export interface Band {
+  low: number;
+  middle: number;
+  high: number;
 }
 export interface WinterBand {
   name: string;
   low_kg: number;
   middle_kg: number;
   high_kg: number;
+  /** Bees, in kg; none where the colony is dead by then. */
+  bees_kg: Band;
 }
 export interface WinterForecast {
   months: readonly WinterBand[];
-  /** Share of the runs in which stores ran out. */
+  /** Share of the runs in which stores ran out, and in which too few bees were left at the turn of the winter. */
   starved: number;
+  dwindled: number;
+  /** Bees in spring, in kg, one for each run, fewest first; 0 where it died. */
+  spring_kg: readonly number[];
   effort_Wkg: number;
 }
 
 const TAIL = 0.05;
+/** From 1 October to 21 December, and from 1 April to 21 June. */
+const OCTOBER_D = -81;
+/** A month is gone through in so many steps: bees grow fewer within it, and work harder for it. */
+const STEPS = 3;
+/** Days from the first egg of the year to its first bee, and from then until rearing is at its most. */
+const REARED_D = 21;
+const FULLY_D = 45;
 
 /** Runs the winter many times with assumptions drawn within their spread; the same seed gives the same band. */
 export function forecastWinter(
@@ -41,29 +63,28 @@ export function forecastWinter(
 ): WinterForecast {
   const random = seededRandom(seed);
   const left: number[][] = plan.months.map(() => []);
-  let starved = 0;
+  const bees: number[][] = plan.months.map(() => []);
+  const spring_kg: number[] = [];
+  let [starved, dwindled] = [0, 0];
   for (let run = 0; run < runs; run++) {
-    const drawn = {
-      bees_kg: plan.bees_kg * shareDrawn(constants.spreadBees, random),
-      ua_WK: plan.ua_WK * shareDrawn(constants.spreadUa, random),
-      litresPerKg: constants.litresPerKg * shareDrawn(constants.spreadRoom, random),
-    };
-    const use = (plan.factor ?? 1) * shareDrawn(constants.spreadUse, random);
-    let stores = plan.stores_kg;
-    plan.months.forEach(({ days, outside_C }, index) => {
-      const month = winter(
-        { ...drawn, outside_C: outside_C + constants.spreadWeather_K * normal(random), days, brood: false },
-        constants,
-      );
-      stores = Math.max(0, stores - month.stores_kg * use);
-      left[index]?.push(stores);
+    const course = courseOf(plan, drawnFor(plan, random, constants), constants);
+    course.months.forEach(({ stores_kg, bees_kg }, index) => {
+      left[index]?.push(stores_kg);
+      bees[index]?.push(bees_kg);
     });
-    if (stores === 0) starved += 1;
+    spring_kg.push(course.months.at(-1)?.bees_kg ?? plan.bees_kg);
+    if (course.died === 'starved') starved += 1;
+    if (course.died === 'dwindled') dwindled += 1;
   }
   const coldest = Math.min(...plan.months.map(({ outside_C }) => outside_C));
   return {
-    months: plan.months.map(({ name }, index) => bandOf(name, left[index] ?? [])),
+    months: plan.months.map(({ name }, index) => {
+      const { low, middle, high } = bandOf(left[index] ?? []);
+      return { name, low_kg: low, middle_kg: middle, high_kg: high, bees_kg: bandOf(bees[index] ?? []) };
+    }),
     starved: runs === 0 ? 0 : starved / runs,
+    dwindled: runs === 0 ? 0 : dwindled / runs,
+    spring_kg: spring_kg.sort((a, b) => a - b),
     effort_Wkg: winter(
       { bees_kg: plan.bees_kg, ua_WK: plan.ua_WK, outside_C: coldest, days: 1, brood: false },
       constants,
@@ -71,11 +92,147 @@ export function forecastWinter(
   };
 }
 
-function bandOf(name: string, values: number[]): WinterBand {
+/** Share of the winters in which it comes through with at least so many bees, in kg; with any where none are named. */
+export function comesThrough({ spring_kg }: Pick<WinterForecast, 'spring_kg'>, least_kg = 0): number {
+  if (spring_kg.length === 0) return 1;
+  return spring_kg.filter((kg) => kg > 0 && kg >= least_kg).length / spring_kg.length;
+}
+
+/** What is left of a winter from a day on: its months, and how far the first of them is from the shortest day. Out of season the whole of the next one. */
+export function winterAhead(
+  months: readonly WinterMonth[],
+  on: Day,
+  latitude_deg: number,
+): { months: WinterMonth[]; since_d: number } {
+  const number = Number(on.slice(5, 7));
+  const at = months.findIndex(({ name }) => monthNames[number - 1] === name);
+  const month = months[at];
+  if (!month) return { months: [...months], since_d: OCTOBER_D };
+  const gone_d = Number(on.slice(8)) - 1;
+  const shortest = `${on.slice(0, 4)}-${latitude_deg < 0 ? '06' : '12'}-21`;
+  const since_d = daysBetween(shortest, on);
+  return {
+    months: [{ ...month, days: Math.max(1, month.days - gone_d) }, ...months.slice(at + 1)],
+    since_d: since_d < -HALF_YEAR_D ? since_d + DAYS_A_YEAR_WHOLE : since_d,
+  };
+}
+const HALF_YEAR_D = 182;
+const DAYS_A_YEAR_WHOLE = 365;
+
+/** What the winter is expected to take of stores, in kg, of a colony that has enough. */
+export function winterNeed(
+  plan: Omit<WinterPlan, 'stores_kg'>,
+  constants: Constants = defaultConstants,
+): number {
+  const left_kg = expected({ ...plan, stores_kg: PLENTY_KG }, constants).months.at(-1)?.stores_kg;
+  return left_kg === undefined ? 0 : PLENTY_KG - left_kg;
+}
+/** More than any winter takes: what is used of it is what is needed. */
+const PLENTY_KG = 1_000;
+
+/** What one run of a winter assumes. */
+interface Drawn {
+  bees_kg: number;
+  ua_WK: number;
+  litresPerKg: number;
+  use: number;
+  dying: number;
+  /** Stores used while there is brood ÷ without. */
+  brood: number;
+  /** How few bees are too few at the turn. */
+  turn: number;
+  /** How much warmer each month is than the climate's. */
+  warmer_K: readonly number[];
+}
+
+/** The winter in the middle of all assumptions, of a colony that lives through it however few are left: what is needed is what the living use. */
+const expected = (plan: WinterPlan, constants: Constants): Course =>
+  courseOf(
+    plan,
+    {
+      bees_kg: plan.bees_kg,
+      ua_WK: plan.ua_WK,
+      litresPerKg: constants.litresPerKg,
+      use: plan.factor ?? 1,
+      dying: 1,
+      brood: 1 + constants.winterBroodUse,
+      turn: 0,
+      warmer_K: [],
+    },
+    constants,
+  );
+
+function drawnFor(plan: WinterPlan, random: Random, constants: Constants): Drawn {
+  const { spreadWeather_K, weatherTogether } = constants;
+  const [whole, own] = [Math.sqrt(weatherTogether), Math.sqrt(1 - weatherTogether)];
+  const winter_K = normal(random);
+  return {
+    bees_kg: plan.bees_kg * shareDrawn(constants.spreadBees, random),
+    ua_WK: plan.ua_WK * shareDrawn(constants.spreadUa, random),
+    litresPerKg: constants.litresPerKg * shareDrawn(constants.spreadRoom, random),
+    use: (plan.factor ?? 1) * shareDrawn(constants.spreadUse, random),
+    dying: shareDrawn(constants.spreadDying, random),
+    // By half to double what they use without (handbook 3): any of it as likely.
+    brood: 1 + constants.winterBroodUse * (1 + constants.spreadBroodUse * (2 * random() - 1)),
+    turn: constants.turnLeast_kg * shareDrawn(constants.spreadTurn, random),
+    warmer_K: plan.months.map(() => spreadWeather_K * (whole * winter_K + own * normal(random))),
+  };
+}
+
+interface Course {
+  months: { stores_kg: number; bees_kg: number }[];
+  died?: 'starved' | 'dwindled';
+}
+
+/** One winter from its first day to its last: what is used, who dies, and from midwinter on who is reared. */
+function courseOf(
+  { months, stores_kg, since_d = OCTOBER_D, company_kg = 0 }: WinterPlan,
+  drawn: Drawn,
+  constants: Constants,
+): Course {
+  const course: Course = { months: [] };
+  let [stores, bees, day] = [stores_kg, drawn.bees_kg, since_d];
+  months.forEach(({ days, outside_C }, index) => {
+    const step_d = days / STEPS;
+    for (let step = 0; step < STEPS && course.died === undefined; step++, day += step_d) {
+      const brood = day >= constants.broodFrom_d;
+      const { stores_kg: used, effort_Wkg } = winter(
+        {
+          bees_kg: bees,
+          ua_WK: drawn.ua_WK,
+          outside_C: outside_C + (drawn.warmer_K[index] ?? 0),
+          days: step_d,
+          brood: false,
+          litresPerKg: drawn.litresPerKg,
+        },
+        constants,
+      );
+      stores -= used * drawn.use * (brood ? drawn.brood : 1);
+      const strain = strainOf(effort_Wkg, constants);
+      const dies =
+        drawn.dying * (constants.winterDies + strain * (constants.winterDiesMost - constants.winterDies));
+      const reared = (day + step_d / 2 - constants.broodFrom_d - REARED_D) / FULLY_D;
+      const emerges = constants.winterEmerges * (1 - strain) * Math.min(1, Math.max(0, reared));
+      bees *= Math.exp((emerges - dies) * step_d);
+      if (stores <= 0) course.died = 'starved';
+      else if (bees + Math.min(bees, company_kg * constants.companyShare) < drawn.turn)
+        course.died = 'dwindled';
+      if (course.died) [stores, bees] = [Math.max(0, stores), 0];
+    }
+    course.months.push({ stores_kg: stores, bees_kg: bees });
+  });
+  return course;
+}
+
+/** 0 where the winter is easy, 1 where they work so hard that they dwindle. */
+const strainOf = (effort_Wkg: number, { easy_Wkg, dwindle_Wkg }: Constants): number =>
+  Math.min(1, Math.max(0, (effort_Wkg - easy_Wkg) / Math.max(1e-9, dwindle_Wkg - easy_Wkg)));
+
+function bandOf(values: number[]): Band {
   const sorted = [...values].sort((a, b) => a - b);
   const at = (share: number): number =>
     sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
-  return { name, low_kg: at(TAIL), middle_kg: at(0.5), high_kg: at(1 - TAIL) };
+  return { low: at(TAIL), middle: at(0.5), high: at(1 - TAIL) };
 }
 
 /** About 1, never below a fifth. */
@@ -98,14 +255,10 @@ export function calibrate(
   hefts: readonly Heft[],
   constants: Constants = defaultConstants,
 ): number {
-  const used = plan.months.map(
-    ({ days, outside_C }) =>
-      winter({ bees_kg: plan.bees_kg, ua_WK: plan.ua_WK, outside_C, days, brood: false }, constants)
-        .stores_kg,
-  );
+  const { months } = expected({ ...plan, factor: 1, stores_kg: PLENTY_KG }, constants);
   let [top, bottom] = [0, 0];
   for (const { month, stores_kg } of hefts) {
-    const reckoned = used.slice(0, month).reduce((sum, each) => sum + each, 0);
+    const reckoned = month === 0 ? 0 : PLENTY_KG - (months[month - 1]?.stores_kg ?? PLENTY_KG);
     top += reckoned * (plan.stores_kg - stores_kg);
     bottom += reckoned * reckoned;
   }

@@ -15,11 +15,19 @@ const HALF = 0.5;
 const LEAST_SEAMS = 4;
 
 type Sides = NonNullable<ReduceSlot['sides']>;
-type Holds = 'brood' | 'stores' | 'pollen' | 'empty' | 'partDrawn' | 'foundation';
+/** What decides on a comb; `unlooked` was not looked through. */
+export type Holds = 'brood' | 'stores' | 'pollen' | 'empty' | 'partDrawn' | 'foundation' | 'unlooked';
 interface Comb {
   slot: number;
   sides: Sides | undefined;
   holds: Holds;
+}
+/** A comb before winter; `unlooked` where nothing is known of what it holds. */
+export type CombToReduce = ReduceSlot & { unlooked?: true };
+/** What is asked of a row of combs of any format. */
+export interface Reducing extends Omit<ReduceQuestion, 'format' | 'slots'> {
+  format: Format;
+  slots: readonly CombToReduce[];
 }
 const WHY: Readonly<Record<Holds, string>> = {
   brood: 'Brood on it: in the middle, its order kept.',
@@ -28,7 +36,10 @@ const WHY: Readonly<Record<Holds, string>> = {
   empty: 'Empty drawn comb.',
   partDrawn: 'Part drawn, and nothing in it.',
   foundation: 'Foundation.',
+  unlooked: 'Not looked through: it stays with the bees until it is.',
 };
+/** What stays whatever is to be fed. */
+export const STAYS: readonly Holds[] = ['brood', 'stores', 'pollen', 'unlooked'];
 
 /**
  * A colony's cavity fitted to it, frame by frame (handbook 7): what stays, what is turned, what comes out and where the
@@ -36,12 +47,23 @@ const WHY: Readonly<Record<Holds, string>> = {
  */
 export function reduce(question: ReduceQuestion, constants: Constants = defaultConstants): ReduceAnswer {
   refuse(reduceProblems(question));
-  const { slots, need_kg, seams } = question;
-  const full_kg = (combSide(formatOf(question.format)) * constants.honey_gcm2) / 1_000;
+  return reduceCombs({ ...question, format: formatOf(question.format) }, constants);
+}
+
+/** The same for combs of any format, some of which may not have been looked through. */
+export function reduceCombs(question: Reducing, constants: Constants = defaultConstants): ReduceAnswer {
+  const { format, slots, need_kg, seams } = question;
+  const full_kg = fullSide(format, constants);
   const combs = slots
     .toSorted((a, b) => a.slot - b.slot)
-    .map((each): Comb => ({ ...each, sides: each.sides, holds: holdsOf(each.sides) }));
-  const useful = combs.filter(({ holds }) => holds === 'brood' || holds === 'stores' || holds === 'pollen');
+    .map(
+      (each): Comb => ({
+        slot: each.slot,
+        sides: each.sides,
+        holds: each.unlooked ? 'unlooked' : holdsOf(each.sides),
+      }),
+    );
+  const useful = combs.filter(({ holds }) => STAYS.includes(holds));
   const weightOf = (some: readonly Comb[]): number =>
     some.reduce((sum, comb) => sum + storesOf(comb) * full_kg, 0);
   const carry_kg = need_kg * CARRY;
@@ -60,6 +82,10 @@ export function reduce(question: ReduceQuestion, constants: Constants = defaultC
   };
 }
 
+/** Stores on one side of a full comb, in kg. */
+export const fullSide = (format: Format, { honey_gcm2 }: Constants): number =>
+  (combSide(format) * honey_gcm2) / 1_000;
+
 function formatOf(id: string): Format {
   const format = standardFormats.find((each) => each.id === id);
   if (!format) throw new Error(`There is no standard format ${id}.`);
@@ -70,7 +96,7 @@ const most = (sides: Sides, of: 'stores' | 'pollen' | 'brood'): number =>
 const storesOf = ({ sides }: Comb): number => (sides ? sides[0].stores + sides[1].stores : 0);
 
 /** What decides on a comb: brood before stores before pollen before what is drawn. */
-function holdsOf(sides: Sides | undefined): Holds {
+export function holdsOf(sides: Sides | undefined): Holds {
   if (!sides) return 'foundation';
   for (const of of ['brood', 'stores', 'pollen'] as const) if (most(sides, of) >= WORTH) return of;
   const drawn = sides.filter((side) => side.drawn >= HALF).length;
@@ -94,8 +120,8 @@ function toBeFilled(combs: readonly Comb[], short_kg: number, full_kg: number): 
 }
 
 /** From the left: stores by their school around the nest, pollen beside it, the heaviest outermost. */
-function inOrder(combs: readonly Comb[], { school, sunSide }: ReduceQuestion): Comb[] {
-  const nest = combs.filter(({ holds }) => holds === 'brood');
+function inOrder(combs: readonly Comb[], { school, sunSide }: Reducing): Comb[] {
+  const nest = combs.filter(({ holds }) => holds === 'brood' || holds === 'unlooked');
   const pollen = combs.filter(({ holds }) => holds === 'pollen');
   const heavy = combs
     .filter(({ holds }) => holds === 'stores' || holds === 'empty')
@@ -116,12 +142,12 @@ function inOrder(combs: readonly Comb[], { school, sunSide }: ReduceQuestion): C
 function frameOf(comb: Comb, kept: readonly Comb[]): ReduceAnswer['frames'][number] {
   const { slot, sides, holds } = comb;
   const at = kept.indexOf(comb);
-  if (at < 0 || !sides) {
+  if (at < 0 || (!sides && holds !== 'unlooked')) {
     const why = holds === 'empty' ? `${WHY.empty} What is to be fed does not need it.` : WHY[holds];
     return { slot, verdict: 'out', why, to: null, turned: false };
   }
   const to = at + 1;
-  const undrawn = sides.map((side) => side.drawn < HALF);
+  const undrawn = sides?.map((side) => side.drawn < HALF) ?? [];
   const inward = inwardSide(at, kept);
   const looks = undrawn[0] === undrawn[1] ? undefined : undrawn[0] ? 0 : 1;
   if (holds === 'stores' && looks !== undefined && inward !== undefined && looks !== inward)

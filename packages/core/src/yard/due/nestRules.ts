@@ -133,7 +133,9 @@ const reduce: Rule = {
   why: 'A small colony in a large cavity spends stores and bees on warming empty comb.',
   source: 'Reducing: when and who',
   figures: ['reduceBelow_C', 'reduceSpare'],
-  raise: ({ colony: { strength, since }, compartment: { frames }, weather, constants }) => {
+  raise: ({ colony: { strength, since, winter }, compartment: { frames }, weather, constants }) => {
+    // What was planned of its winter is named by its own rule.
+    if (winter) return undefined;
     const recent = recentMaximum(weather);
     if (!strength || !recent || recent.mean_C >= constants.reduceBelow_C) return undefined;
     if (frames - strength.seams < constants.reduceSpare || since > recent.on) return undefined;

@@ -9,9 +9,16 @@ import { careRules } from './careRules.ts';
 import type { Case, Expectation, Rule, Weather } from './expectation.ts';
 import { nestRules } from './nestRules.ts';
 import { playbookRules } from './playbookRules.ts';
+import { winterRules } from './winterRules.ts';
 
 /** Every rule that raises work (handbook 5, watching a compartment; 6, rules). */
-export const rules: readonly Rule[] = [...attemptRules, ...careRules, ...nestRules, ...playbookRules];
+export const rules: readonly Rule[] = [
+  ...attemptRules,
+  ...careRules,
+  ...nestRules,
+  ...playbookRules,
+  ...winterRules,
+];
 
 /** What is expected of the bees in a room by what it serves as, soonest first; of a colony of several rooms, in that of its queen. */
 export function expectationsOf(

@@ -31,6 +31,8 @@ const OPEN_ENDS = [
   'seeTrouble',
   'closeHoles',
   'nextStep',
+  'prepareWinter',
+  'feedWinter',
 ] as const satisfies readonly DueKind[];
 const FED = ['refillFeed', 'feedWeak'] as const satisfies readonly DueKind[];
 const FLIES = ['openEntrance', 'feedShut'] as const satisfies readonly DueKind[];

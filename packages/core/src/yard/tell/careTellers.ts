@@ -1,4 +1,5 @@
 import type { Day } from '../../calendar/days.ts';
+import { sugarIn } from '../../feed/feeds.ts';
 import { ofColony, present, standingBox, type Tellers, without } from './telling.ts';
 
 type CareKind =
@@ -47,7 +48,13 @@ export const careTellers: Tellers<CareKind> = {
     return { ...colony, troubles: over ? others : [...others, { trouble, on }] };
   }),
 
-  fed: ofColony((colony, { feed, amount_kg }, on) => ({ ...colony, fed: { on, feed, amount_kg } })),
+  fed: ofColony((colony, { feed, amount_kg }, on) => ({
+    ...colony,
+    fed: { on, feed, amount_kg },
+    ...(colony.winter
+      ? { winter: { ...colony.winter, fed_kg: colony.winter.fed_kg + sugarIn(feed, amount_kg) } }
+      : {}),
+  })),
 
   stripsPut: ofColony((colony, { product, outBy, batch }, on, _, { id }) =>
     outBy <= on

@@ -224,7 +224,13 @@ export const statusTellers: Tellers<StatusKind> = {
     if (there) return `That compartment of box ${to.label} already holds bees: combine them instead.`;
     if (from) takeAlong(telling, colony, { from, to, bays: payload.bays }, on, payload.left);
     const { queenIn: _, ...goes } = colony;
-    telling.colonies.set(colony.id, { ...goes, box: to.id, bays: payload.bays, home: payload.bays });
+    telling.colonies.set(colony.id, {
+      ...goes,
+      ...present({ winter: winterMoved(goes.winter, to.id, on) }),
+      box: to.id,
+      bays: payload.bays,
+      home: payload.bays,
+    });
     for (const box of new Set([from?.id ?? to.id, to.id])) {
       const now = telling.boxes.get(box);
       if (now) settleRooms(telling, now, on);
@@ -232,6 +238,14 @@ export const statusTellers: Tellers<StatusKind> = {
     return undefined;
   },
 };
+
+/** Moved where the plan of its winter has it, it stands as planned; moved elsewhere, frames and board are planned anew. */
+function winterMoved(winter: Colony['winter'], to: string, on: Day): Colony['winter'] {
+  if (!winter || winter.preparedOn) return winter;
+  if (winter.to?.box === to) return { ...winter, preparedOn: on };
+  const { room: _, ...rest } = winter;
+  return rest;
+}
 
 function lackingBay(
   drawn: DesignContent | undefined,

@@ -10,6 +10,7 @@ import { seasonTellers } from './seasonTellers.ts';
 import { stackTellers } from './stackTellers.ts';
 import { statusTellers } from './statusTellers.ts';
 import type { Tellers, Telling } from './telling.ts';
+import { winterTellers } from './winterTellers.ts';
 
 const tellers: Tellers<EventKind> = {
   ...boxTellers,
@@ -20,6 +21,7 @@ const tellers: Tellers<EventKind> = {
   ...frameTellers,
   ...seasonTellers,
   ...playbookTellers,
+  ...winterTellers,
 };
 
 /** Adds one event to the story, or says in a sentence why it cannot be. */

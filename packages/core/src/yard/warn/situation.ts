@@ -28,6 +28,7 @@ export const warningSources = [
   'Keeping track',
   'Order of assembly',
   'Passages',
+  'Reducing: when and who',
   'Special roles',
   'Watching a compartment',
 ] as const;

@@ -8,6 +8,7 @@ import { readinessWarnings } from './readiness.ts';
 import { roleWarnings } from './roleWarnings.ts';
 import type { Objection, Situation, Warning, WarningSource } from './situation.ts';
 import { timeWarnings } from './timeWarnings.ts';
+import { winterWarnings } from './winterWarnings.ts';
 
 /** What speaks against an entry, before it is kept. Most have nothing against them. */
 export const warningsOf = (situation: Situation, act: Act): Warning[] => [
@@ -15,6 +16,7 @@ export const warningsOf = (situation: Situation, act: Act): Warning[] => [
   ...from('Watching a compartment', timeWarnings(situation, act)),
   ...ownWarnings(situation, act),
   ...from('Passages', effectWarnings(situation, act)),
+  ...from('Reducing: when and who', winterWarnings(situation, act)),
 ];
 
 const from = (source: WarningSource, objections: readonly Objection[]): Warning[] =>

@@ -1,0 +1,101 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { type AutumnLine, countOf, statusLine } from '@yellow-cell/core';
+import { Link } from 'react-router';
+import { useSay } from '../app/units.ts';
+import { CombKey } from '../frames/CombBar.tsx';
+import { slotSteps } from '../frames/slotSteps.ts';
+import { Notice } from '../parts/Notice.tsx';
+import { RoomIcon } from '../yard/RoomIcon.tsx';
+import { AsItIs } from './AsItIs.tsx';
+import { FittedRoom } from './FittedRoom.tsx';
+import { carried, keptOf } from './kept.ts';
+import { PlanBar } from './PlanBar.tsx';
+import { roomName } from './roomName.ts';
+import { Schools } from './Schools.tsx';
+import { StoresBar } from './StoresBar.tsx';
+import { ToSpring } from './ToSpring.tsx';
+import { usePreparation } from './usePreparation.ts';
+import type { WinterView } from './useWinter.ts';
+
+/** One colony before winter: its room as it is, fitted to it, and both winters. */
+export function Prepare({ winter, line }: { winter: WinterView; line: AutumnLine }) {
+  const say = useSay();
+  const preparing = usePreparation(winter, line);
+  const { preparation, setKept, arrangement } = preparing;
+  const { box, room, seams, why } = line;
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: slotSteps }),
+  );
+  const name = roomName(line);
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (preparation && over) setKept(carried(keptOf(preparation.frames), String(active.id), String(over.id)));
+  };
+  return (
+    <div className="px-5 pb-4">
+      <h2 className="mt-1 flex flex-wrap items-baseline gap-x-3 text-lg">
+        <Link
+          className="inline-flex items-center gap-2 underline"
+          to={`/yard/${winter.view.yard.id}?box=${box.box.id}&bay=${room.bays[0] ?? ''}`}
+        >
+          <RoomIcon room={room} size={16} /> {name}
+        </Link>
+        <span className="text-base font-normal text-soft">
+          {say(
+            [
+              statusLine(room, winter.view.on),
+              box.designName,
+              seams === undefined ? '' : countOf(seams, 'seam'),
+            ]
+              .filter(Boolean)
+              .join(' · '),
+          )}
+        </span>
+      </h2>
+      {winter.time.is !== 'expanding' && <p className="max-w-prose">{say(why)}</p>}
+      {preparation ? (
+        <>
+          <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+            <div className="mt-2 flex flex-col gap-4 sm:flex-row sm:gap-6">
+              <AsItIs name={name} line={line} preparing={preparing} />
+              <FittedRoom name={name} preparing={preparing} />
+            </div>
+          </DndContext>
+          <details className="mt-1 text-sm">
+            <summary className="inline-flex min-h-8 items-center text-soft underline">
+              What the strips show
+            </summary>
+            <CombKey />
+          </details>
+          {preparation.notes.map((note) => (
+            <Notice key={note} kind="ask">
+              {say(note)}
+            </Notice>
+          ))}
+          {preparation.follower && 'why' in preparation.follower && arrangement.follower && (
+            <p className="mt-1 text-sm text-soft">{say(preparation.follower.why)}</p>
+          )}
+          <div className="mt-3 grid gap-x-8 gap-y-3 border-t border-hairline pt-2 sm:grid-cols-2">
+            <StoresBar preparation={preparation} />
+            <Schools preparing={preparing} />
+          </div>
+          <ToSpring winter={winter} preparation={preparation} pitch_mm={pitchOf(line)} seams={seams ?? 0} />
+          <PlanBar winter={winter} line={line} preparing={preparing} />
+        </>
+      ) : (
+        <p className="mt-2 text-soft">Nothing hangs in this room that a winter could be reckoned of.</p>
+      )}
+    </div>
+  );
+}
+
+const pitchOf = ({ box, room }: AutumnLine): number =>
+  box.model.compartments[room.position]?.frames[0]?.format.pitch_mm ?? 35;

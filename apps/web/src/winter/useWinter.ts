@@ -1,0 +1,44 @@
+import type { Yard } from '@yellow-cell/contract';
+import {
+  type AutumnLine,
+  autumnList,
+  autumnTime,
+  type WinterSeason,
+  winterAhead,
+  winterMonths,
+} from '@yellow-cell/core';
+import { useMemo } from 'react';
+import { useYardFigures } from '../bench/useYardFigures.ts';
+import { useYard, type YardView } from '../yard/useYard.ts';
+
+export interface WinterView {
+  view: YardView;
+  season: WinterSeason;
+  /** In walking order. */
+  lines: readonly AutumnLine[];
+  time: ReturnType<typeof autumnTime>;
+  figures: ReturnType<typeof useYardFigures>;
+}
+
+/** A yard before its winter: its colonies, what each is to be done to, and what the winter is reckoned with. */
+export function useWinter(yard: Yard): WinterView {
+  const view = useYard(yard);
+  const figures = useYardFigures();
+  const { state, boxes, on, constants, weather } = view;
+  const { climate } = figures;
+  const { latitude_deg } = yard;
+  const season = useMemo(
+    (): WinterSeason => ({
+      on,
+      ...winterAhead(winterMonths(climate, latitude_deg), on, latitude_deg),
+      constants,
+    }),
+    [on, climate, latitude_deg, constants],
+  );
+  const lines = useMemo(() => {
+    const walked = new Map(boxes.map(({ box }, index) => [box.id, index]));
+    const orderOf = ({ box, room }: AutumnLine) => (walked.get(box.box.id) ?? 0) * 100 + room.position;
+    return autumnList(state, boxes, season).toSorted((a, b) => orderOf(a) - orderOf(b));
+  }, [state, boxes, season]);
+  return { view, season, lines, time: autumnTime(weather, constants), figures };
+}

@@ -1,0 +1,37 @@
+import type { DesignContent } from '@yellow-cell/contract';
+import { openingsOf } from '../air/breathing.ts';
+import { factorOf, flowAt } from '../air/flow.ts';
+import { type Compartment, deriveBox } from '../box/model.ts';
+import type { Constants } from '../constants/registry.ts';
+import { heldHeat } from './heldHeat.ts';
+import { heatNetwork } from './network.ts';
+import { soleBox } from './row.ts';
+
+/** What walls let through hangs little on the temperatures that it is asked at. */
+const OUTSIDE_C = 0;
+const HELD_C = 10;
+/** The air of a cavity in winter is about so much warmer than outside; what it breathes follows the root of that. */
+const AIR_RISE_K = 5;
+
+/**
+ * Watts that each room loses for a kelvin (UA, W/K) where some rooms are lived in and the others are not: walls, floor,
+ * cover and boards with the lived-in rooms just as warm, and the air that its openings pass (handbook 3, cluster and winter).
+ */
+export function winterWalls(
+  design: DesignContent,
+  lived: (room: Compartment) => boolean,
+  constants: Constants,
+  insulation_mm = 0,
+): ReadonlyMap<Compartment, number> {
+  const model = deriveBox(design);
+  const network = soleBox(heatNetwork(design, model, constants, insulation_mm), model);
+  const held = model.compartments.filter((room) => room.frames.length > 0 && lived(room));
+  const heat = heldHeat(network, held, { outside_C: OUTSIDE_C, held_C: HELD_C }, constants);
+  return new Map(
+    [...heat].map(([room, watts]) => {
+      const factor = factorOf(openingsOf(design, model, room, constants), constants.discharge);
+      const air_WK = constants.airHeat_Jm3K * flowAt(factor, OUTSIDE_C, AIR_RISE_K);
+      return [room, watts / (HELD_C - OUTSIDE_C) + air_WK];
+    }),
+  );
+}

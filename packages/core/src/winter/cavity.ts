@@ -1,0 +1,102 @@
+import type { Board, Body, DesignContent } from '@yellow-cell/contract';
+import { type Column, columnsOf } from '../box/columns.ts';
+import { handPlacesFor, withHandPlaces } from '../box/handPlace.ts';
+import { type Compartment, deriveBox } from '../box/model.ts';
+import { withBody, withPart } from '../box/parts.ts';
+import { tightBoard } from '../box/plainParts.ts';
+import { bodiesOf } from '../box/stack.ts';
+import { countOf } from '../say/words.ts';
+
+/** The end of a row of frames that the bees are kept at, seen from above with the front nearest. */
+export type End = 'left' | 'right';
+
+/** Where a follower stands, once a cavity is fitted: one that is there already, or one that is put in. */
+export interface FollowerPlace {
+  /** The follower or dummy that is moved; undefined where a new one is put in. */
+  board?: string;
+  body: string;
+  at_mm: number;
+  framesLeft: number;
+}
+export interface FittedCavity {
+  /** The box with the follower where it is to stand; the bees' room in it. */
+  design: DesignContent;
+  room: Compartment;
+  place: FollowerPlace;
+}
+
+const PLACE = { groove: 'winter groove', bay: 'winter bay' } as const;
+const NEW_BOARD = 'winter follower';
+const FOLLOWER_MM = 9.5;
+
+/**
+ * A room fitted to so many frames at one of its ends, by a follower beside them (handbook 7, arrangement); or why no
+ * follower can stand there. The design is the box as it stands.
+ */
+export function fitCavity(
+  design: DesignContent,
+  room: Compartment,
+  keeps: number,
+  end: End,
+): FittedCavity | { why: string } {
+  const body = bodiesOf(design).find(({ bays }) => bays.some(({ id }) => room.bays.includes(id)));
+  const column = body && columnsOf(body).find(({ bays }) => bays.every(({ id }) => room.bays.includes(id)));
+  if (!body || !column) return { why: 'Nothing is known of how this room is drawn.' };
+  if (room.bays.some((bay) => !column.bays.some(({ id }) => id === bay)))
+    return { why: 'It lives in more than one storey: one comes off first, or it winters on both.' };
+  if (keeps >= room.frames.length) return { why: 'All its frames stay: no follower is needed.' };
+  if (keeps < 1) return { why: 'No frame stays.' };
+  const there = followerBeside(column, end);
+  const board = there ?? newFollower(design, body);
+  const fitted = there
+    ? design
+    : withBody(design, body.id, (now) => ({ ...now, boards: [...now.boards, board] }));
+  const found = handPlacesFor(fitted, board.id).find(
+    ({ at_mm, frames }) =>
+      at_mm > column.x[0] && at_mm < column.x[1] && frames[end === 'left' ? 0 : 1] === keeps,
+  );
+  if (!found)
+    return {
+      why: `No follower fits beside ${countOf(keeps, 'frame')} as the frames hang: push them together, or wedge the gap with a filled comb.`,
+    };
+  const { at_mm, framesLeft } = found;
+  const placed = withPart(
+    withHandPlaces(fitted, [{ board: board.id, at_mm, framesLeft, ...PLACE }]),
+    board.id,
+    {
+      groove: PLACE.groove,
+    },
+  );
+  const after = deriveBox(placed).compartments.find(
+    ({ frames, x, bays }) =>
+      frames.length === keeps &&
+      (end === 'left' ? x[0] === column.x[0] : x[1] === column.x[1]) &&
+      bays.some((bay) => room.bays.includes(bay) || bay === PLACE.bay),
+  );
+  if (!after) return { why: 'A follower cannot stand there.' };
+  return {
+    design: placed,
+    room: after,
+    place: { ...(there ? { board: there.id } : {}), body: body.id, at_mm, framesLeft },
+  };
+}
+
+/** A board that can be moved up to the bees, where one stands beyond them. */
+function followerBeside({ left, right }: Column, end: End): Board | undefined {
+  const board = (end === 'left' ? right : left)?.board;
+  return board?.kind === 'follower' || board?.kind === 'dummy' ? board : undefined;
+}
+
+/** As deep as the body and, in the lowest, down to the floor: tight on four edges. */
+export function newFollower(
+  design: DesignContent,
+  body: Body,
+  ids = { board: NEW_BOARD, groove: PLACE.groove as string },
+): Board {
+  const lowest = bodiesOf(design)[0]?.id === body.id;
+  const thickness = { mm: FOLLOWER_MM };
+  return {
+    ...tightBoard(ids.board, ids.groove, thickness, lowest ? design.floor.lip.mm : 0),
+    kind: 'follower',
+  };
+}

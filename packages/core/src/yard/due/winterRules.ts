@@ -1,0 +1,72 @@
+import type { Colony, Payload } from '@yellow-cell/contract';
+import { later, plusDays } from '../../calendar/days.ts';
+import { showDay } from '../../calendar/showDay.ts';
+import { SYRUPS } from '../../feed/feeds.ts';
+import { capital, countOf } from '../../say/words.ts';
+import type { Rule } from './expectation.ts';
+
+type Plan = NonNullable<Colony['winter']>;
+
+/** So long it may take where no last day was set. */
+const USUALLY_D = 14;
+/** Less than this is not worth another jar, in kg of sugar. */
+const LEAST_FEED_KG = 0.1;
+
+/** What is to be done, as a sentence names it: `reduce to 6 frames, a follower beside them`. */
+export function winterWork({
+  act,
+  room,
+  where,
+}: Pick<Payload<'winterPlanned'>, 'act' | 'room' | 'where'>): string {
+  const frames = room
+    ? `${countOf(room.keeps.length, 'frame stays', 'frames stay')}${room.follower ? ', a follower beside them' : ''}`
+    : '';
+  const there =
+    where === undefined ? '' : ` ${act === 'move' ? 'to' : act === 'combine' ? 'into' : 'with'} ${where}`;
+  const work = {
+    leave: '',
+    feed: '',
+    reduce: 'reduce',
+    move: 'move',
+    pair: 'winter as a pair',
+    combine: 'combine',
+  }[act];
+  return [`${work}${there}`.trim(), frames].filter(Boolean).join(': ');
+}
+
+const prepareWinter: Rule = {
+  kind: 'prepareWinter',
+  title: 'Prepare for winter',
+  why: 'What was planned of frames, boards, rooms and company before winter is done while it is still mild enough to open.',
+  source: 'Reducing: when and who',
+  figures: [],
+  raise: ({ colony: { winter } }) => {
+    if (!winter || winter.preparedOn || winterWork(winter) === '') return undefined;
+    return { ...windowOf(winter), reason: `${capital(winterWork(winter))}. Planned ${showDay(winter.on)}.` };
+  },
+};
+
+const feedWinter: Rule = {
+  kind: 'feedWinter',
+  title: 'Feed for winter',
+  why: 'What is short of the stores that winter takes is fed while days are warm enough for the bees to ripen it.',
+  source: 'Reducing: when and who',
+  figures: [],
+  raise: ({ colony: { winter } }) => {
+    const left_kg = winter ? winter.sugar_kg - winter.fed_kg : 0;
+    if (!winter || left_kg < LEAST_FEED_KG) return undefined;
+    const litres = left_kg / SYRUPS.syrup21.sugar_kgPerLitre;
+    return {
+      ...windowOf(winter),
+      reason: `${left_kg.toFixed(1)} kg of sugar still to be fed of ${winter.sugar_kg.toFixed(1)} kg, ${litres.toFixed(1)} L of syrup 2:1.`,
+    };
+  },
+};
+
+const windowOf = ({ on, by }: Plan) => ({
+  from: on,
+  expected: on,
+  to: later(on, by ?? plusDays(on, USUALLY_D)),
+});
+
+export const winterRules: readonly Rule[] = [prepareWinter, feedWinter];
