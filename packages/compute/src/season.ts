@@ -1,5 +1,6 @@
 import type { SeasonAnswer, SeasonQuestion } from '@yellow-cell/contract';
 import { graftDays, seasonPlan, seasonProgramme } from '@yellow-cell/core';
+import { solver } from './solver.ts';
 
 /** How near to its bound a plan is taken, and how long is looked for it, in seconds. */
 const GAP = 0.004;
@@ -10,8 +11,7 @@ export async function season(question: SeasonQuestion): Promise<SeasonAnswer> {
   const days = graftDays(question);
   const nothing = seasonPlan(question, days, () => 0);
   if (days.length === 0) return { ...nothing, bound: 0 };
-  const { default: load } = await import('highs');
-  const highs = await load();
+  const highs = await solver();
   return highs.withModel({ format: 'lp', data: seasonProgramme(question, days) }, (model) => {
     model.options.set({ output_flag: false, mip_rel_gap: GAP, time_limit: LOOKED_S, random_seed: 1 });
     model.run();

@@ -41,6 +41,8 @@ import {
   WarmthAnswer,
   WarmthQuestion,
   WinterAnswer,
+  WinteringAnswer,
+  WinteringQuestion,
   WinterQuestion,
 } from '@yellow-cell/contract';
 import {
@@ -89,11 +91,13 @@ import {
   warmth,
   warmthProblems,
   winter,
+  winteringProblems,
 } from '@yellow-cell/core';
 import type { z } from 'zod';
 import type { CrossCheck } from './crossChecks.ts';
 import { exportFile, exportProblems } from './exportFile.ts';
 import { season } from './season.ts';
+import { wintering } from './wintering.ts';
 
 /** Everything that can be asked without the interface: the schema of the question, the function, the schema of the answer. */
 interface SubjectDoor {
@@ -270,6 +274,13 @@ export const subjects = {
     answer: SeasonAnswer,
     checks: [reading(['from', 'to', 'lots', 'compartments', 'cells'], seasonProblems)],
     compute: season,
+    heavy: true,
+  },
+  wintering: {
+    question: WinteringQuestion,
+    answer: WinteringAnswer,
+    checks: [reading(['colonies', 'together', 'fixed'], winteringProblems)],
+    compute: wintering,
     heavy: true,
   },
   quick: {

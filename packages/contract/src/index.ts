@@ -21,5 +21,6 @@ export * from './season.ts';
 export * from './sensor.ts';
 export * from './standing.ts';
 export * from './status.ts';
+export * from './wintering.ts';
 export * from './workshop.ts';
 export * from './yard.ts';

@@ -254,7 +254,9 @@ export {
 } from './winter/preparation.ts';
 export { reduce, reduceProblems } from './winter/reduce.ts';
 export { type WarmSide, warmSide } from './winter/warmSide.ts';
+export { winteringPlan, winteringProblems, winteringProgramme } from './winter/wintering.ts';
 export { winterMoves } from './winter/winterMoves.ts';
+export { doing, type YardChoice, type YardWay, yardChoice } from './winter/yardOptions.ts';
 export { type BoxView, boxViews, type CompartmentView, isDue } from './yard/boxView.ts';
 export { clashesWith } from './yard/clash.ts';
 export {

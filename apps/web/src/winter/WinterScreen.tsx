@@ -11,6 +11,7 @@ import { BeforeWinter, YardTotals } from './BeforeWinter.tsx';
 import { Prepare } from './Prepare.tsx';
 import { roomName } from './roomName.ts';
 import { useWinter } from './useWinter.ts';
+import { WholeYard } from './WholeYard.tsx';
 
 /** The cavity fitted to the colony, and the yard through to spring. */
 export function WinterScreen() {
@@ -103,6 +104,7 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
           advised={advised}
         />
         <YardTotals lines={lines} />
+        {advised && <WholeYard winter={winter} />}
         <div className="no-print mt-3">
           <ClimateField
             climate={figures.climate}

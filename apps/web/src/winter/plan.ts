@@ -1,5 +1,6 @@
-import type { Payload, WinterAct } from '@yellow-cell/contract';
+import type { Payload, WinterAct, WinterRoom } from '@yellow-cell/contract';
 import {
+  type Arrangement,
   type AutumnLine,
   bodiesOf,
   fitCavity,
@@ -33,15 +34,23 @@ export const GOES: readonly WinterAct[] = ['pair', 'combine', 'move'];
 /** What is drawn, where it changes anything; else what the list advises. */
 export function usualAct(line: AutumnLine, preparing: Preparing, preparation: Preparation): WinterAct {
   if (line.act === 'pair' || line.act === 'combine') return 'combine';
-  if (line.act === 'reduce' || changes(preparing, preparation)) return 'reduce';
+  if (line.act === 'reduce' || planFrom(preparing.arrangement, preparation)) return 'reduce';
   return preparation.sugar_kg >= LEAST_FEED_KG ? 'feed' : 'leave';
 }
 const LEAST_FEED_KG = 0.1;
 
-const standsIn = ({ arrangement }: Preparing, { follower }: Preparation): boolean =>
-  arrangement.follower && follower !== undefined && !('why' in follower);
-const changes = (preparing: Preparing, preparation: Preparation): boolean =>
-  preparation.frames.some(({ verdict }) => verdict !== 'keep') || standsIn(preparing, preparation);
+/** The room as it is drawn; undefined where that changes nothing. */
+export function planFrom(
+  arrangement: Arrangement,
+  { frames, follower: place }: Preparation,
+): WinterRoom | undefined {
+  const { end, insulation_mm } = arrangement;
+  const keeps = keptOf(frames);
+  const follower = arrangement.follower && place !== undefined && !('why' in place);
+  if (keeps.length === 0 || (!follower && frames.every(({ verdict }) => verdict === 'keep')))
+    return undefined;
+  return { keeps, end, follower, insulation_mm: follower ? insulation_mm : 0 };
+}
 
 type Plan = Payload<'winterPlanned'>;
 export function planOf(
@@ -52,14 +61,11 @@ export function planOf(
   of: Pick<Plan, 'box' | 'colony' | 'bay'>,
   { by, reason }: { by: string; reason: string },
 ): Plan {
-  const keeps = keptOf(preparation.frames);
-  const follower = standsIn(preparing, preparation);
-  const { end, insulation_mm } = preparing.arrangement;
-  const fits = act === 'reduce' && keeps.length > 0 && changes(preparing, preparation);
+  const room = act === 'reduce' ? planFrom(preparing.arrangement, preparation) : undefined;
   return {
     ...of,
     act,
-    ...(fits ? { room: { keeps, end, follower, insulation_mm: follower ? insulation_mm : 0 } } : {}),
+    ...(room ? { room } : {}),
     ...(target?.plan ?? {}),
     // What joins another is not fed for itself.
     sugar_kg: act === 'combine' || act === 'leave' ? 0 : Number(preparation.sugar_kg.toFixed(2)),

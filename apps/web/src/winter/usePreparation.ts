@@ -1,30 +1,22 @@
 import {
   type Arrangement,
   type AutumnLine,
-  compassPoint,
-  type End,
   type KeptFrame,
   type Preparation,
   prepareRoom,
   type School,
-  type WarmSide,
-  warmSide,
 } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
-import { keep, readKept } from '../app/kept.ts';
+import { keep } from '../app/kept.ts';
+import { SCHOOL, usualArrangement, type Warm, warmSideOf } from './arrangement.ts';
 import type { WinterView } from './useWinter.ts';
-
-const SCHOOL = 'yc-winter-school';
-const INSULATION_MM = 60;
-/** More by so much, one side is told from the other. */
-const TOLD_APART = 0.03;
 
 export interface Preparing {
   preparation: Preparation | undefined;
   arrangement: Arrangement;
   /** The same with each school, to be held against one another. */
   bySchool: ReadonlyMap<School, Preparation | undefined>;
-  warm: (WarmSide & { words: string }) | undefined;
+  warm: Warm | undefined;
   change: (patch: Partial<Arrangement>) => void;
   /** Frames are put by another school, as its rule has them. */
   chooseSchool: (school: School) => void;
@@ -37,12 +29,7 @@ export interface Preparing {
 /** How one colony is to be wintered, as the rules have it and as the breeder has it otherwise, with what follows from it. */
 export function usePreparation({ view, season }: WinterView, line: AutumnLine): Preparing {
   const { box, room, seams, stores_kg } = line;
-  const { bearing_deg } = box.box.place ?? {};
-  const warm = useMemo(() => {
-    if (bearing_deg === undefined) return undefined;
-    const side = warmSide(bearing_deg, view.yard.latitude_deg, season.on);
-    return side.more < TOLD_APART ? undefined : { ...side, words: compassPoint(side.bearing_deg) };
-  }, [bearing_deg, view.yard.latitude_deg, season.on]);
+  const warm = useMemo(() => warmSideOf(view, line, season.on), [view, line, season.on]);
   const planned = room.colony?.winter?.room;
   const [changed, setChanged] = useState<Partial<Arrangement>>(() =>
     planned
@@ -54,17 +41,10 @@ export function usePreparation({ view, season }: WinterView, line: AutumnLine): 
         }
       : {},
   );
-  const arrangement = useMemo((): Arrangement => {
-    const sunSide = warm?.end ?? 'left';
-    return {
-      school: readKept<School>(SCHOOL) ?? (warm ? 'sun' : 'both'),
-      sunSide,
-      end: besidePartner(line) ?? sunSide,
-      follower: true,
-      insulation_mm: INSULATION_MM,
-      ...changed,
-    };
-  }, [warm, line, changed]);
+  const arrangement = useMemo(
+    (): Arrangement => ({ ...usualArrangement(line, warm), ...changed }),
+    [warm, line, changed],
+  );
   const { state } = view;
   const prepare = useMemo(
     () => (with_: Arrangement) => prepareRoom(state, box, room, { seams, stores_kg }, with_, season),
@@ -90,14 +70,4 @@ export function usePreparation({ view, season }: WinterView, line: AutumnLine): 
     setKept: (kept) => setChanged((before) => ({ ...before, kept })),
     reset: () => setChanged({}),
   };
-}
-
-/** Bees over a divider are the warmest wall there is. */
-function besidePartner({ box, room }: AutumnLine): End | undefined {
-  const lives = (position: number): boolean => {
-    const other = box.compartments[position];
-    return other?.colony !== undefined && other.colony.id !== room.colony?.id;
-  };
-  if (lives(room.position - 1)) return 'left';
-  return lives(room.position + 1) ? 'right' : undefined;
 }

@@ -120,6 +120,13 @@ export const watchingConstants = {
     [0, 1],
     'Before winter, from these odds to dwindle on a colony is wintered in company',
   ),
+  springSeams: constant(
+    3,
+    'seams',
+    'Our estimate',
+    [0.5, 8],
+    'A colony with fewer in spring is too small to count on',
+  ),
   weakSeams: constant(1.5, 'seams', 'Our estimate', [0.5, 6], 'Below this a colony is weak'),
   crowdedShare: constant(
     1,

@@ -19,7 +19,7 @@ export function frameWarnings(situation: Situation, { moves, purpose }: Payload<
       ? [{ frame, from, giver }]
       : [];
   });
-  const sentences = leaving.flatMap(({ frame, from }) => {
+  const sentences = leaving.flatMap(({ frame, from, giver }) => {
     const seen = [...state.queens.values()].flatMap((queen) => {
       const last = queen.sightings.at(-1);
       const at = last?.box ?? queen.box;
@@ -29,7 +29,10 @@ export function frameWarnings(situation: Situation, { moves, purpose }: Payload<
     const confined = box !== undefined && roleIn(situation, box, from.slot) === 'donor';
     const filled = moves.some(({ to }) => to?.box === from.box && to.slot === from.slot);
     const known = state.frames.get(frame);
-    const advice = purpose === 'reduce' && known?.audit ? frameAdvice(known.audit) : undefined;
+    // What was planned against the rule has its reason already.
+    const overruled =
+      giver.winter?.reason !== undefined && !giver.winter.room?.keeps.some(({ slot }) => slot === from.slot);
+    const advice = purpose === 'reduce' && known?.audit && !overruled ? frameAdvice(known.audit) : undefined;
     return [
       seen &&
         daysBetween(seen, on) <= SEEN_LATELY_D &&

@@ -1,0 +1,203 @@
+import type { WinteringAnswer, WinteringPlan, WinteringQuestion } from '@yellow-cell/contract';
+import {
+  countOf,
+  doing,
+  inRoom,
+  prepareRoom,
+  winteringPlan,
+  type YardChoice,
+  type YardWay,
+  yardChoice,
+} from '@yellow-cell/core';
+import { useState } from 'react';
+import { sendJson } from '../app/api.ts';
+import { keep, readKept } from '../app/kept.ts';
+import { useSay } from '../app/units.ts';
+import { type Draft, draft } from '../app/useLog.ts';
+import { TextField } from '../parts/Field.tsx';
+import { numberIn } from '../parts/numberIn.ts';
+import { useWarned } from '../yard/useWarned.tsx';
+import { usualArrangement, warmSideOf } from './arrangement.ts';
+import { planFrom } from './plan.ts';
+import { roomName } from './roomName.ts';
+import type { WinterView } from './useWinter.ts';
+
+type Prices = WinteringQuestion['prices'];
+const PRICES = 'yc-winter-prices';
+const USUAL: Prices = { colony: 150, sugar_kg: 1, hour: 15 };
+
+/** The whole yard as one choice: worked out by its prices, shown against the second best, and taken as plans of all. */
+export function WholeYard({ winter }: { winter: WinterView }) {
+  const say = useSay();
+  const { send, asking } = useWarned(winter.view);
+  const [prices, setPrices] = useState(() => readKept<Prices>(PRICES) ?? USUAL);
+  const [found, setFound] = useState<{ choice: YardChoice; answer: WinteringAnswer }>();
+  const [state, setState] = useState<'idle' | 'asking' | 'failed'>('idle');
+  const [second, setSecond] = useState(false);
+  const { lines, view, season } = winter;
+  const work = async () => {
+    setState('asking');
+    setSecond(false);
+    try {
+      const choice = yardChoice(lines, view.boxes, season, prices);
+      if (choice.question.colonies.length === 0) {
+        setState('idle');
+        setFound({ choice, answer: { best: null, bound: 0, second: null } });
+        return;
+      }
+      const answer = await sendJson<WinteringAnswer>('POST', '/compute/wintering', choice.question);
+      setFound({ choice, answer });
+      setState('idle');
+    } catch {
+      setState('failed');
+    }
+  };
+  const price = (name: keyof Prices, value: string) => {
+    const number = numberIn(value);
+    if (!(number >= 0)) return;
+    const next = { ...prices, [name]: number };
+    setPrices(next);
+    keep(PRICES, next);
+  };
+  const plan = second ? found?.answer.second : found?.answer.best;
+  const chosen = plan && found ? chosenWays(found.choice, plan.options) : [];
+  const take = () =>
+    void send(
+      `Winter planned for ${chosen.length} colonies`,
+      chosen.map((way) => planned(winter, way)),
+    ).then((done) => done === 'delivered' && setFound(undefined));
+  return (
+    <section aria-label="The whole yard" className="no-print mt-4 border-t border-hairline pt-2">
+      <h3 className="font-semibold">The whole yard as one choice</h3>
+      <p className="text-sm text-soft">
+        Who stays, is reduced, moves into a free room, or joins another: the least expected loss, sugar and
+        work, each at your price. What is planned already stays as planned.
+      </p>
+      <div className="mt-1 grid grid-cols-3 gap-x-2">
+        {(
+          [
+            ['colony', 'A colony lost'],
+            ['sugar_kg', 'A kg of sugar'],
+            ['hour', 'An hour'],
+          ] as const
+        ).map(([name, label]) => (
+          <TextField
+            key={name}
+            label={label}
+            inputMode="decimal"
+            defaultValue={String(prices[name])}
+            onChange={({ target }) => price(name, target.value)}
+          />
+        ))}
+      </div>
+      <button
+        type="button"
+        className="button w-full"
+        disabled={state === 'asking'}
+        onClick={() => void work()}
+      >
+        {state === 'asking' ? 'Working it out…' : 'Work it out'}
+      </button>
+      {state === 'failed' && (
+        <p role="alert" className="mt-1 text-danger">
+          The server does not answer; try again in a moment.
+        </p>
+      )}
+      {asking}
+      {found && !plan && (
+        <p className="mt-2">
+          {found.choice.question.colonies.length === 0
+            ? 'No colony has its seams counted lately: count them from above first.'
+            : 'What is planned by hand cannot be together: two take one room, or one joins who joins another. Drop one of these plans.'}
+        </p>
+      )}
+      {found && plan && (
+        <div className="mt-2">
+          <p className="flex justify-between gap-2 font-semibold">
+            <span>{second ? 'Second best' : 'Best'}</span>
+            <span className="text-right">{inSpring(plan, view.constants.springSeams)}</span>
+          </p>
+          <p className="text-sm text-soft">
+            {say(
+              `As they stand ${inSpring(asTheyStand(found.choice), view.constants.springSeams)}. ${plan.sugar_kg.toFixed(0)} kg of sugar, ${(plan.work_min / 60).toFixed(1)} h of work`,
+            )}
+            {found.choice.unknown.length > 0
+              ? `; ${found.choice.unknown.length} not counted, and left out`
+              : ''}
+            .
+          </p>
+          <ul className="mt-1">
+            {chosen.map((way) => (
+              <li
+                key={roomName(way.line)}
+                className="flex justify-between gap-3 border-b border-hairline py-0.5"
+              >
+                <strong>{roomName(way.line)}</strong>
+                <span className="text-right">
+                  {say(
+                    `${doing(way)}${way.sugar_kg >= 0.1 ? `, ${way.sugar_kg.toFixed(1)} kg of sugar` : ''}`,
+                  )}
+                </span>
+              </li>
+            ))}
+          </ul>
+          <div className="mt-2 flex flex-wrap gap-2">
+            <button type="button" className="button button-main flex-1" onClick={take}>
+              Take this plan
+            </button>
+            {found.answer.second && (
+              <button type="button" className="button" onClick={() => setSecond(!second)}>
+                {second ? 'See the best' : 'See second best'}
+              </button>
+            )}
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** Those that are alive with so many seams at least: fewer is too small to count on. */
+const inSpring = ({ options, loss }: Pick<WinteringPlan, 'options' | 'loss'>, seams: number): string =>
+  `about ${Math.max(0, options.length - loss).toFixed(0)} of ${options.length} in spring with ${countOf(seams, 'seam')} or more`;
+
+const asTheyStand = ({ question }: YardChoice): WinteringPlan =>
+  winteringPlan(
+    question,
+    question.colonies.map(() => 0),
+  );
+
+const chosenWays = ({ ways }: YardChoice, options: readonly number[]): YardWay[] =>
+  ways.flatMap((some, colony) => some[options[colony] ?? 0] ?? []);
+
+/** The plan of one colony: frames and board as the rules have them, or where it goes. */
+function planned({ view, season }: WinterView, { act, line, at, into, sugar_kg }: YardWay): Draft {
+  const of = inRoom(line.box.box, line.room);
+  const sugar = Number(sugar_kg.toFixed(2));
+  if (act === 'combine' && into?.room.colony)
+    return draft('winterPlanned', {
+      ...of,
+      act,
+      with: { box: into.box.box.id, colony: into.room.colony.id },
+      where: roomName(into),
+      sugar_kg: 0,
+    });
+  if (act === 'move' && at)
+    return draft('winterPlanned', {
+      ...of,
+      act,
+      to: { box: at.box.box.id, bays: [...at.room.bays] },
+      where: `${at.box.box.label} ${at.room.name}`,
+      sugar_kg: sugar,
+    });
+  const arrangement = usualArrangement(line, warmSideOf(view, line, season.on));
+  const known = { seams: line.seams, stores_kg: line.stores_kg };
+  const preparation = prepareRoom(view.state, line.box, line.room, known, arrangement, season);
+  const room = act === 'reduce' && preparation ? planFrom(arrangement, preparation) : undefined;
+  return draft('winterPlanned', {
+    ...of,
+    act: act === 'reduce' ? 'reduce' : sugar >= 0.1 ? 'feed' : 'leave',
+    ...(room ? { room } : {}),
+    sugar_kg: sugar,
+  });
+}
