@@ -116,6 +116,13 @@ export function specialBoxes({ designs, yards, year }: Special): Diary {
   diary.write('roleSet', on('04-10'), { box: room('Q1').box, role: 'stores' }, { hour: 11 });
   for (const [day, name, queens, by] of LOTS)
     diary.write('lotWanted', on(day), { lot: seed.id(), name, queens, by: on(by) }, { hour: 20 });
+  for (const [of, seams] of [
+    [rearing, 8],
+    [growing, 4.5],
+    [father, 5],
+    [wintered, 5],
+  ] as const)
+    diary.write('strengthSeen', on('10-13'), { ...of, seams }, { hour: 13 });
   return diary;
 }
 

@@ -177,6 +177,8 @@ describe('the server', () => {
         '/api/compute/shut',
         '/api/compute/warmth',
         '/api/compute/winter',
+        '/api/compute/wintering',
+        '/api/demo/clock',
         '/api/design.schema.json',
         '/api/designs',
         '/api/designs/read',

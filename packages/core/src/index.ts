@@ -254,6 +254,13 @@ export {
 } from './winter/preparation.ts';
 export { reduce, reduceProblems } from './winter/reduce.ts';
 export { type WarmSide, warmSide } from './winter/warmSide.ts';
+export {
+  throughOf,
+  type WatchAct,
+  type WatchLine,
+  watchList,
+  winterPhase,
+} from './winter/watch.ts';
 export { winteringPlan, winteringProblems, winteringProgramme } from './winter/wintering.ts';
 export { winterMoves } from './winter/winterMoves.ts';
 export { doing, type YardChoice, type YardWay, yardChoice } from './winter/yardOptions.ts';

@@ -1,6 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
-import { countOf, showDay } from '@yellow-cell/core';
+import { type AutumnLine, countOf, showDay } from '@yellow-cell/core';
 import { Link, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
@@ -8,9 +8,11 @@ import { ClimateField } from '../bench/ClimateField.tsx';
 import { Said } from '../parts/Said.tsx';
 import { useQuickYard } from '../yard/useQuickYard.ts';
 import { BeforeWinter, YardTotals } from './BeforeWinter.tsx';
+import { InWinter } from './InWinter.tsx';
 import { Prepare } from './Prepare.tsx';
 import { roomName } from './roomName.ts';
 import { useWinter } from './useWinter.ts';
+import { Watch } from './Watch.tsx';
 import { WholeYard } from './WholeYard.tsx';
 
 /** The cavity fitted to the colony, and the yard through to spring. */
@@ -33,12 +35,13 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const winter = useWinter(yard);
   useQuickYard(winter.view, NO_CHOICE);
   const [params] = useSearchParams();
-  const { lines, time, figures, view } = winter;
+  const { lines, time, figures, view, phase, watched } = winter;
   const advised = time.is !== 'expanding';
-  const named = lines.find(
-    ({ box, room }) =>
-      box.box.id === params.get('box') && (!params.get('bay') || room.bays.includes(params.get('bay') ?? '')),
-  );
+  const isNamed = ({ box, room }: Pick<AutumnLine, 'box' | 'room'>): boolean =>
+    box.box.id === params.get('box') && (!params.get('bay') || room.bays.includes(params.get('bay') ?? ''));
+  const followed = watched.find(isNamed) ?? watched[0];
+  const named = lines.find(isNamed);
+  const title = phase === 'watch' ? 'In winter' : 'Before winter';
   const chosen = named ?? lines.find(({ act }) => act === 'reduce' || act === 'feed') ?? lines[0];
   return (
     <main className="flex h-full flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
@@ -75,10 +78,18 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
             Print
           </button>
         </header>
-        <p className={`mx-5 mt-1 max-w-prose text-sm ${advised ? 'text-soft' : 'rounded bg-glow px-2 py-1'}`}>
-          {say(time.sentence)}
+        <p
+          className={`mx-5 mt-1 max-w-prose text-sm ${advised || phase === 'watch' ? 'text-soft' : 'rounded bg-glow px-2 py-1'}`}
+        >
+          {phase === 'watch'
+            ? 'Winter: nothing is opened but for food above the cluster. Heft, listen, keep the entrances free.'
+            : say(time.sentence)}
         </p>
-        {chosen ? (
+        {phase === 'watch' && followed ? (
+          <div className={named ? '' : 'max-lg:hidden'}>
+            <Watch winter={winter} line={followed} />
+          </div>
+        ) : chosen ? (
           <div className={named ? '' : 'max-lg:hidden'}>
             <Prepare key={`${chosen.box.box.id} ${chosen.room.position}`} winter={winter} line={chosen} />
           </div>
@@ -87,24 +98,24 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
         )}
       </section>
       <aside
-        aria-label="Before winter"
+        aria-label={title}
         className="w-full shrink-0 border-hairline bg-slip px-4 py-3 lg:w-[26.5rem] lg:overflow-y-auto lg:border-l print:border-0"
       >
         <h2 className="text-lg">
-          Before winter{' '}
+          {title}{' '}
           <span className="text-sm font-normal text-soft">
             {countOf(lines.length, 'colony', 'colonies')}, {say(showDay(view.on))}
           </span>
         </h2>
-        <BeforeWinter
-          yard={yard.id}
-          lines={lines}
-          on={view.on}
-          chosen={named ?? undefined}
-          advised={advised}
-        />
-        <YardTotals lines={lines} />
-        {advised && <WholeYard winter={winter} />}
+        {phase === 'watch' ? (
+          <InWinter yard={yard.id} lines={watched} on={view.on} chosen={named && followed} />
+        ) : (
+          <>
+            <BeforeWinter yard={yard.id} lines={lines} on={view.on} chosen={named} advised={advised} />
+            <YardTotals lines={lines} />
+            {advised && <WholeYard winter={winter} />}
+          </>
+        )}
         <div className="no-print mt-3">
           <ClimateField
             climate={figures.climate}

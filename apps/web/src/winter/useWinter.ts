@@ -3,9 +3,12 @@ import {
   type AutumnLine,
   autumnList,
   autumnTime,
+  type WatchLine,
   type WinterSeason,
+  watchList,
   winterAhead,
   winterMonths,
+  winterPhase,
 } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { useYardFigures } from '../bench/useYardFigures.ts';
@@ -17,6 +20,10 @@ export interface WinterView {
   /** In walking order. */
   lines: readonly AutumnLine[];
   time: ReturnType<typeof autumnTime>;
+  /** Prepared for winter, watched over in it, or out of season. */
+  phase: ReturnType<typeof winterPhase>;
+  /** Once it is winter, most pressing first. */
+  watched: readonly WatchLine[];
   figures: ReturnType<typeof useYardFigures>;
 }
 
@@ -40,5 +47,11 @@ export function useWinter(yard: Yard): WinterView {
     const orderOf = ({ box, room }: AutumnLine) => (walked.get(box.box.id) ?? 0) * 100 + room.position;
     return autumnList(state, boxes, season).toSorted((a, b) => orderOf(a) - orderOf(b));
   }, [state, boxes, season]);
-  return { view, season, lines, time: autumnTime(weather, constants), figures };
+  const months = useMemo(() => winterMonths(climate, latitude_deg), [climate, latitude_deg]);
+  const phase = winterPhase(months, on);
+  const watched = useMemo(
+    () => (phase === 'watch' ? watchList(state, boxes, { on, months, latitude_deg, constants }) : []),
+    [phase, state, boxes, on, months, latitude_deg, constants],
+  );
+  return { view, season, lines, time: autumnTime(weather, constants), figures, phase, watched };
 }

@@ -120,6 +120,14 @@ export const watchingConstants = {
     [0, 1],
     'Before winter, from these odds to dwindle on a colony is wintered in company',
   ),
+  reserve_kg: constant(2, 'kg', 'Reducing: after', [0.5, 8], 'Reserve below which a colony is fed in winter'),
+  feedAhead_d: constant(
+    21,
+    'days',
+    'Our estimate',
+    [3, 60],
+    'So long before the reserve is reached it is fed in winter',
+  ),
   springSeams: constant(
     3,
     'seams',

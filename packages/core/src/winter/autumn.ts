@@ -44,7 +44,7 @@ const RUNS = 200;
 
 const QUEENLESS = ['stocked', 'failed'];
 /** These are made for days or weeks, and joined to others when they are done. */
-const NOT_WINTERED: readonly RoomRole[] = ['starter', 'bank'];
+export const NOT_WINTERED: readonly RoomRole[] = ['starter', 'bank'];
 
 /** The yard before winter, most pressing first: who is combined, counted, paired, reduced, hefted, fed, or left alone. */
 export function autumnList(state: YardState, boxes: readonly BoxView[], season: WinterSeason): AutumnLine[] {

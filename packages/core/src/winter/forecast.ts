@@ -104,8 +104,7 @@ export function winterAhead(
   on: Day,
   latitude_deg: number,
 ): { months: WinterMonth[]; since_d: number } {
-  const number = Number(on.slice(5, 7));
-  const at = months.findIndex(({ name }) => monthNames[number - 1] === name);
+  const at = monthAt(months, on);
   const month = months[at];
   if (!month) return { months: [...months], since_d: OCTOBER_D };
   const gone_d = Number(on.slice(8)) - 1;
@@ -116,17 +115,47 @@ export function winterAhead(
     since_d: since_d < -HALF_YEAR_D ? since_d + DAYS_A_YEAR_WHOLE : since_d,
   };
 }
+/** Which of the winter's months a day is in; -1 out of season. */
+export const monthAt = (months: readonly WinterMonth[], day: Day): number =>
+  months.findIndex(({ name }) => monthNames[Number(day.slice(5, 7)) - 1] === name);
+
+/** The months of a winter from a day to another within it, the first and the last in part. */
+export function winterBetween(
+  months: readonly WinterMonth[],
+  from: Day,
+  to: Day,
+  latitude_deg: number,
+): { months: WinterMonth[]; since_d: number } {
+  const ahead = winterAhead(months, from, latitude_deg);
+  let left = daysBetween(from, to);
+  return {
+    since_d: ahead.since_d,
+    months: ahead.months.flatMap((month) => {
+      const days = Math.min(left, month.days);
+      left -= days;
+      return days > 0 ? [{ ...month, days }] : [];
+    }),
+  };
+}
 const HALF_YEAR_D = 182;
 const DAYS_A_YEAR_WHOLE = 365;
 
-/** What the winter is expected to take of stores, in kg, of a colony that has enough. */
-export function winterNeed(
+/** What a colony that has enough is expected to use and to be, in kg, at the end of these months. */
+export function expectedAfter(
   plan: Omit<WinterPlan, 'stores_kg'>,
   constants: Constants = defaultConstants,
-): number {
-  const left_kg = expected({ ...plan, stores_kg: PLENTY_KG }, constants).months.at(-1)?.stores_kg;
-  return left_kg === undefined ? 0 : PLENTY_KG - left_kg;
+): { used_kg: number; bees_kg: number } {
+  const last = expected({ ...plan, stores_kg: PLENTY_KG }, constants).months.at(-1);
+  return last
+    ? { used_kg: PLENTY_KG - last.stores_kg, bees_kg: last.bees_kg }
+    : { used_kg: 0, bees_kg: plan.bees_kg };
 }
+
+/** What the winter is expected to take of stores, in kg, of a colony that has enough. */
+export const winterNeed = (
+  plan: Omit<WinterPlan, 'stores_kg'>,
+  constants: Constants = defaultConstants,
+): number => expectedAfter(plan, constants).used_kg;
 /** More than any winter takes: what is used of it is what is needed. */
 const PLENTY_KG = 1_000;
 

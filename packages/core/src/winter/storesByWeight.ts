@@ -15,7 +15,7 @@ export interface WeighedStores {
 }
 
 /**
- * Stores in a room by what its box weighed last, not before `since` (handbook 1, heft): the weight without the box's
+ * Stores in a room by what its box weighed last, or another time, not before `since` (handbook 1, heft): the weight without the box's
  * own parts, its frames with their combs and its bees, shared among the rooms that are lived in by their frames. Where
  * bees were not counted lately they are taken for as many as their frames hold, and brood and damp wood for stores.
  * Undefined where it was not weighed since, stands so that its parts cannot be listed, or weighed more than its combs
@@ -27,8 +27,8 @@ export function storesByWeight(
   room: CompartmentView,
   since: Day,
   constants: Constants,
+  weighed = box.weights?.findLast(({ on }) => on >= since),
 ): WeighedStores | undefined {
-  const weighed = box.weights?.findLast(({ on }) => on >= since);
   if (!weighed || !room.colony) return undefined;
   const lived = compartments.flatMap((each) => (each.colony ? [framesIn(state, box, model, each)] : []));
   const hung = framesOf(lived);
