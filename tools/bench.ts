@@ -3,6 +3,7 @@ import { type Figure, printTable } from './bench/figure.ts';
 import { mixedLoadFigure } from './bench/mixed.ts';
 import { serverFigures } from './bench/server.ts';
 import { webFigures } from './bench/web.ts';
+import { winterFigures } from './bench/winter.ts';
 import { buildIfChanged } from './build.ts';
 import { ensureChromium } from './chromium.ts';
 import { main } from './said.ts';
@@ -10,7 +11,7 @@ import { setStage } from './stage.ts';
 
 const DEMO_MOST_S = 10;
 
-/** Figures of speed and size, each a ratio against a plain baseline in the same run; `npm run bench -- mixed` the mixed load alone. */
+/** Figures of speed and size, each a ratio against a plain baseline in the same run; `npm run bench -- mixed` the mixed load alone, `-- winter` those of winter. */
 await main(async () => {
   ensureChromium();
   buildIfChanged();
@@ -18,7 +19,11 @@ await main(async () => {
     printTable([await mixedLoadFigure()]);
     return;
   }
-  const figures: Figure[] = coreFigures();
+  if (process.argv[2] === 'winter') {
+    printTable(await winterFigures());
+    return;
+  }
+  const figures: Figure[] = [...coreFigures(), ...(await winterFigures())];
   const started = performance.now();
   const stage = await setStage();
   const ours = (performance.now() - started) / 1_000;

@@ -39,8 +39,8 @@ export interface AutumnLine {
   keeps: number | undefined;
 }
 
-/** Fewer runs than for one colony alone: odds are told to a tenth in a list. */
-const RUNS = 200;
+/** Fewer runs than for one colony alone: a list tells odds to a twentieth. */
+const RUNS = 100;
 
 const QUEENLESS = ['stocked', 'failed'];
 /** These are made for days or weeks, and joined to others when they are done. */
@@ -96,6 +96,11 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, season: W
   const walls = winteringOf(box, room, fresh, constants);
   const carry_kg = walls && winterNeed({ ...walls, ...season }, constants) * CARRY;
   const short_kg = carry_kg !== undefined && stores_kg !== undefined ? Math.max(0, carry_kg - stores_kg) : 0;
+  const inWinter = (with_kg: number) =>
+    walls && forecastWinter({ ...walls, ...season, stores_kg: with_kg }, constants, RUNS);
+  const winter = stores_kg === undefined ? undefined : inWinter(stores_kg);
+  // Where nobody starves, more stores change nothing of who dwindles.
+  const fed = () => inWinter(carry_kg ?? 0);
   const line = {
     box,
     room,
@@ -104,15 +109,8 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, season: W
     storesBy: looked_kg === undefined ? weighed?.by : ('looked' as const),
     carry_kg,
     sugar_kg: short_kg / STORES_OF_SUGAR,
-    dwindled:
-      walls && forecastWinter({ ...walls, ...season, stores_kg: carry_kg ?? 0 }, constants, RUNS).dwindled,
-    winter:
-      walls && stores_kg !== undefined
-        ? {
-            ...forecastWinter({ ...walls, ...season, stores_kg }, constants, RUNS),
-            pitch_mm: walls.pitch_mm,
-          }
-        : undefined,
+    dwindled: (winter && winter.starved === 0 ? winter : fed())?.dwindled,
+    winter: winter && walls && { ...winter, pitch_mm: walls.pitch_mm },
     keeps: undefined,
   };
   if (QUEENLESS.includes(status))

@@ -9,19 +9,27 @@ export function winter(
   constants = constantsWith(question.constants),
 ): WinterAnswer {
   const { bees_kg, ua_WK, outside_C, days, brood, litresPerKg = constants.litresPerKg } = question;
-  const radius_m = clusterRadius(bees_kg, litresPerKg);
-  const area = 4 * Math.PI * radius_m ** 2;
-  const g_WK = 1 / (1 / (constants.clusterFilm_Wm2K * area) + 1 / ua_WK);
-  const watts = Math.max(
-    constants.least_Wkg * bees_kg,
-    g_WK * ((brood ? constants.surfaceBrood_C : constants.surface_C) - outside_C),
-  );
+  const surface_C = brood ? constants.surfaceBrood_C : constants.surface_C;
+  const watts = clusterWatts(bees_kg, ua_WK, surface_C - outside_C, litresPerKg, constants);
   return {
-    radius_m,
+    radius_m: clusterRadius(bees_kg, litresPerKg),
     watts,
     effort_Wkg: watts / bees_kg,
     stores_kg: kgOfHeat(watts, days, constants),
   };
+}
+
+/** Heat that a cluster gives to hold its surface so much warmer than outside, and never less than its least. */
+export function clusterWatts(
+  bees_kg: number,
+  ua_WK: number,
+  warmer_K: number,
+  litresPerKg: number,
+  { clusterFilm_Wm2K, least_Wkg }: Constants,
+): number {
+  const area = 4 * Math.PI * clusterRadius(bees_kg, litresPerKg) ** 2;
+  const g_WK = 1 / (1 / (clusterFilm_Wm2K * area) + 1 / ua_WK);
+  return Math.max(least_Wkg * bees_kg, g_WK * warmer_K);
 }
 
 /** Stores that give so much heat for so many days, in kg. */

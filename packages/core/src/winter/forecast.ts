@@ -2,7 +2,7 @@ import { type Day, daysBetween } from '../calendar/days.ts';
 import { monthNames } from '../calendar/months.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
 import { type Random, seededRandom } from '../random.ts';
-import { winter } from './cluster.ts';
+import { clusterWatts, kgOfHeat, winter } from './cluster.ts';
 
 /** A winter by months (handbook 3): stores and bees at the end of each, as bands from the spread of the assumptions. */
 export interface WinterMonth {
@@ -62,29 +62,31 @@ export function forecastWinter(
   seed = 1,
 ): WinterForecast {
   const random = seededRandom(seed);
-  const left: number[][] = plan.months.map(() => []);
-  const bees: number[][] = plan.months.map(() => []);
-  const spring_kg: number[] = [];
+  // Numbers alone, so that they sort as such, and fast.
+  const left = plan.months.map(() => new Float64Array(runs));
+  const bees = plan.months.map(() => new Float64Array(runs));
+  const spring_kg = new Float64Array(runs);
   let [starved, dwindled] = [0, 0];
   for (let run = 0; run < runs; run++) {
     const course = courseOf(plan, drawnFor(plan, random, constants), constants);
-    course.months.forEach(({ stores_kg, bees_kg }, index) => {
-      left[index]?.push(stores_kg);
-      bees[index]?.push(bees_kg);
-    });
-    spring_kg.push(course.months.at(-1)?.bees_kg ?? plan.bees_kg);
+    for (const [index, { stores_kg, bees_kg }] of course.months.entries()) {
+      const [stores, alive] = [left[index], bees[index]];
+      if (stores) stores[run] = stores_kg;
+      if (alive) alive[run] = bees_kg;
+    }
+    spring_kg[run] = course.months.at(-1)?.bees_kg ?? plan.bees_kg;
     if (course.died === 'starved') starved += 1;
     if (course.died === 'dwindled') dwindled += 1;
   }
   const coldest = Math.min(...plan.months.map(({ outside_C }) => outside_C));
   return {
     months: plan.months.map(({ name }, index) => {
-      const { low, middle, high } = bandOf(left[index] ?? []);
-      return { name, low_kg: low, middle_kg: middle, high_kg: high, bees_kg: bandOf(bees[index] ?? []) };
+      const { low, middle, high } = bandOf(left[index]);
+      return { name, low_kg: low, middle_kg: middle, high_kg: high, bees_kg: bandOf(bees[index]) };
     }),
     starved: runs === 0 ? 0 : starved / runs,
     dwindled: runs === 0 ? 0 : dwindled / runs,
-    spring_kg: spring_kg.sort((a, b) => a - b),
+    spring_kg: [...spring_kg.sort()],
     effort_Wkg: winter(
       { bees_kg: plan.bees_kg, ua_WK: plan.ua_WK, outside_C: coldest, days: 1, brood: false },
       constants,
@@ -225,19 +227,11 @@ function courseOf(
     const step_d = days / STEPS;
     for (let step = 0; step < STEPS && course.died === undefined; step++, day += step_d) {
       const brood = day >= constants.broodFrom_d;
-      const { stores_kg: used, effort_Wkg } = winter(
-        {
-          bees_kg: bees,
-          ua_WK: drawn.ua_WK,
-          outside_C: outside_C + (drawn.warmer_K[index] ?? 0),
-          days: step_d,
-          brood: false,
-          litresPerKg: drawn.litresPerKg,
-        },
-        constants,
-      );
+      const warmer_K = constants.surface_C - outside_C - (drawn.warmer_K[index] ?? 0);
+      const watts = clusterWatts(bees, drawn.ua_WK, warmer_K, drawn.litresPerKg, constants);
+      const used = kgOfHeat(watts, step_d, constants);
       stores -= used * drawn.use * (brood ? drawn.brood : 1);
-      const strain = strainOf(effort_Wkg, constants);
+      const strain = strainOf(watts / bees, constants);
       const dies =
         drawn.dying * (constants.winterDies + strain * (constants.winterDiesMost - constants.winterDies));
       const reared = (day + step_d / 2 - constants.broodFrom_d - REARED_D) / FULLY_D;
@@ -257,19 +251,23 @@ function courseOf(
 const strainOf = (effort_Wkg: number, { easy_Wkg, dwindle_Wkg }: Constants): number =>
   Math.min(1, Math.max(0, (effort_Wkg - easy_Wkg) / Math.max(1e-9, dwindle_Wkg - easy_Wkg)));
 
-function bandOf(values: number[]): Band {
-  const sorted = [...values].sort((a, b) => a - b);
+function bandOf(values = new Float64Array()): Band {
+  values.sort();
   const at = (share: number): number =>
-    sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
+    values[Math.min(values.length - 1, Math.floor(share * values.length))] ?? 0;
   return { low: at(TAIL), middle: at(0.5), high: at(1 - TAIL) };
 }
 
 /** About 1, never below a fifth. */
 const shareDrawn = (spread: number, random: Random): number => Math.max(0.2, 1 + spread * normal(random));
 
-/** Standard normal by the method of Box and Muller. */
+/** Standard normal by the method of Box and Muller, in its polar form: no more than two numbers are drawn anew as a rule. */
 function normal(random: Random): number {
-  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  for (;;) {
+    const [u, v] = [2 * random() - 1, 2 * random() - 1];
+    const square = u * u + v * v;
+    if (square > 0 && square < 1) return u * Math.sqrt((-2 * Math.log(square)) / square);
+  }
 }
 
 export interface Heft {
