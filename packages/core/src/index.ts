@@ -232,12 +232,11 @@ export { type AutumnAct, type AutumnLine, autumnList, autumnTime } from './winte
 export { type End, fitCavity, newFollower } from './winter/cavity.ts';
 export { type Climate, readClimate, winterMonths } from './winter/climate.ts';
 export { beesOfSeams, clusterRadius, effortWords, kgOfHeat, seamsOfBees, winter } from './winter/cluster.ts';
+export { estimatedDay, estimatedMean } from './winter/estimatedClimate.ts';
 export {
   calibrate,
   comesThrough,
   forecastWinter,
-  valleyDay,
-  valleyMean,
   type WinterForecast,
   type WinterPlan,
   winterAhead,

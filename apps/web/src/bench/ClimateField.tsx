@@ -28,7 +28,9 @@ export function ClimateField({
   };
   return (
     <details className="mt-1">
-      <summary className="text-sm text-soft">Climate: {climate ? 'your own' : 'the built-in valley'}</summary>
+      <summary className="text-sm text-soft">
+        Climate: {climate ? 'your own' : 'estimated from the latitude'}
+      </summary>
       <p className="text-xs text-soft">
         A CSV with a column for the date and one for the mean, or for minimum and maximum.
       </p>

@@ -4,10 +4,10 @@ import {
   boxPhysics,
   type Conditions,
   type Constants,
+  estimatedDay,
   kgOfHeat,
   monthNames,
   usualConditions,
-  valleyDay,
 } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { SelectField } from '../parts/Field.tsx';
@@ -88,9 +88,9 @@ export function SideBySide({ left, right, params, set }: SideBySideProps) {
       </table>
       <p className="text-sm text-soft">
         <Said>
-          At the month’s mean in the built-in valley; bees held at {constants.broodNest_C} °C with brood (over
-          8 °C outside), at {constants.broodless_C} °C without; shut in alarmed at the warmest hour, 8 K over
-          the mean.
+          At the month’s mean as estimated from the latitude; bees held at {constants.broodNest_C} °C with
+          brood (over 8 °C outside), at {constants.broodless_C} °C without; shut in alarmed at the warmest
+          hour, 8 K over the mean.
         </Said>
       </p>
     </section>
@@ -142,7 +142,7 @@ function useSide(
 ): Side {
   return useMemo(() => {
     const at = Number(month) || (latitude_deg < 0 ? JULY : JANUARY);
-    const outside_C = Math.round(valleyDay(`2025-${String(at).padStart(2, '0')}-15`, latitude_deg));
+    const outside_C = Math.round(estimatedDay(`2025-${String(at).padStart(2, '0')}-15`, latitude_deg));
     const brood = outside_C > BROOD_FROM_C;
     const usual = usualConditions({ outside_C, bees: brood ? 'resting' : 'calm', brood }, constants);
     const choices = arrangementsOf(content, usual);

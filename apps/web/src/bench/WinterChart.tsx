@@ -71,7 +71,7 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
   const words = `In spring ${last?.middle_kg.toFixed(1)} kg left, likely ${last?.low_kg.toFixed(1)} to ${last?.high_kg.toFixed(1)} kg; ${Math.round(forecast.starved * 100)} % of winters starve it. In the coldest month it works ${EFFORT[effortWords(forecast.effort_Wkg, constants)]}, ${forecast.effort_Wkg.toFixed(1)} W/kg.`;
   return (
     <section aria-label="A winter">
-      <h3 className="eyebrow">A winter {climate ? 'in your climate' : 'in the built-in valley'}</h3>
+      <h3 className="eyebrow">A winter {climate ? 'in your climate' : 'as estimated from the latitude'}</h3>
       <div className="flex flex-wrap items-center gap-2 text-sm">
         {physics.compartments.length > 1 && (
           <select

@@ -4,12 +4,12 @@ import {
   type BoxPhysics,
   boxPhysics,
   type Conditions,
+  estimatedDay,
+  estimatedMean,
   groundTemperature,
   type Paint,
   sunAt,
   usualConditions,
-  valleyDay,
-  valleyMean,
 } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
 import { useAsOf } from '../app/now.ts';
@@ -33,9 +33,6 @@ export interface Weather {
 }
 const NOON = 12;
 
-/** The yearly wave of the valley is at its mean a quarter of a year from the coldest day. */
-const YEAR_MEAN_C = valleyMean(0.25);
-
 export interface PhysicsDesk extends Pick<YardFigures, 'place'> {
   weather: Weather;
   set(change: Partial<Weather>): void;
@@ -55,7 +52,7 @@ export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
   const { constants, place } = figures;
   const [changed, setChanged] = useState<Partial<Weather>>({});
   const weather: Weather = useMemo(() => {
-    const mean = Math.round(valleyDay(on, place.latitude_deg));
+    const mean = Math.round(estimatedDay(on, place.latitude_deg));
     return {
       outside_C: mean,
       sunHour: undefined,
@@ -99,7 +96,9 @@ function conditionsOf(
     ...usualConditions({ outside_C, bees, brood }, constants),
     insulation_mm,
     clearNight,
-    ...(grounded ? { ground_C: groundTemperature(outside_C, YEAR_MEAN_C, constants) } : {}),
+    ...(grounded
+      ? { ground_C: groundTemperature(outside_C, estimatedMean(place.latitude_deg), constants) }
+      : {}),
     ...(inRow > 1 ? { row: { boxes: inRow, place: Math.floor(inRow / 2) } } : {}),
     ...(sunHour === undefined
       ? {}

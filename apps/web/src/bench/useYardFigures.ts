@@ -12,7 +12,7 @@ const VALLEY = { latitude_deg: 48, longitude_deg: 15 };
 
 export interface YardFigures {
   yards: readonly Yard[];
-  /** Where the box is thought to stand; none: the built-in valley. */
+  /** Where the box is thought to stand; none: a valley of middle latitude. */
   yard: Yard | undefined;
   choose(id: string): void;
   place: { latitude_deg: number; longitude_deg: number };

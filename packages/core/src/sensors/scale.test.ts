@@ -3,11 +3,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plusDays } from '../calendar/days.ts';
 import { winter } from '../winter/cluster.ts';
-import { valleyWinter } from '../winter/forecast.ts';
+import { estimatedWinter } from '../winter/estimatedClimate.ts';
 import { judgeFeed } from './judge.ts';
 import { dailyWeights, scaleUse } from './scale.ts';
 
-const plan = { bees_kg: 1.5, ua_WK: 1.5, stores_kg: 14, months: valleyWinter() };
+const plan = { bees_kg: 1.5, ua_WK: 1.5, stores_kg: 14, months: estimatedWinter() };
 const november = plan.months.find(({ name }) => name === 'November')?.outside_C ?? 0;
 const aDay = winter({ ...plan, outside_C: november, days: 1, brood: false }).stores_kg;
 const losing = (share: number, days = 25): DailyWeight[] =>

@@ -13,10 +13,11 @@ import type { Known } from '../yard/state.ts';
 import { told, weatherOf, YARD } from '../yard/story.test.kit.ts';
 import { type AutumnLine, autumnList, autumnTime } from './autumn.ts';
 import { beesOfSeams } from './cluster.ts';
-import { valleyWinter, winterAhead } from './forecast.ts';
+import { estimatedWinter } from './estimatedClimate.ts';
+import { winterAhead } from './forecast.ts';
 
 const ON = '2026-10-10';
-const months = valleyWinter();
+const months = estimatedWinter();
 const content = familyDesign('twoWayBody');
 const rooms = deriveBox(content).compartments;
 const known: Known = {

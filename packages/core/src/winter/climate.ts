@@ -1,7 +1,8 @@
 import type { Problem } from '@yellow-cell/contract';
 import { monthNames } from '../calendar/months.ts';
 import { countOf } from '../say/words.ts';
-import { valleyWinter, type WinterMonth } from './forecast.ts';
+import { estimatedWinter } from './estimatedClimate.ts';
+import type { WinterMonth } from './forecast.ts';
 
 /** A climate from a table of a breeder's own, daily or monthly: a date and a mean, or a minimum and a maximum, in °C. */
 export interface Climate {
@@ -27,11 +28,11 @@ const FAHRENHEIT_MEAN = 45;
 /** The six months about the coldest, in order: October to March, or south of the equator April to September. */
 const winterOf = (latitude_deg: number): readonly number[] =>
   latitude_deg < 0 ? [4, 5, 6, 7, 8, 9] : [10, 11, 12, 1, 2, 3];
-/** The winter of a yard: of the breeder's own climate where that was read for its half of the earth, else of the built-in valley. */
+/** The winter of a yard: of the breeder's own climate where that was read for its half of the earth, else one estimated from the latitude. */
 export const winterMonths = (climate: Climate | undefined, latitude_deg: number): WinterMonth[] =>
   climate && climate.months[0]?.name === monthNames[(winterOf(latitude_deg)[0] ?? 1) - 1]
     ? climate.months
-    : valleyWinter(latitude_deg);
+    : estimatedWinter(latitude_deg);
 
 /** Rows of text as a table reader gives them, the first with the names of the columns. */
 export function readClimate(

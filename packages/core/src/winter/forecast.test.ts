@@ -3,18 +3,17 @@ import { describe, expect, it } from 'vitest';
 import { constantsWith, defaultConstants } from '../constants/registry.ts';
 import { seededRandom } from '../random.ts';
 import { beesOfSeams, seamsOfBees, winter } from './cluster.ts';
+import { estimatedWinter } from './estimatedClimate.ts';
 import {
   calibrate,
   comesThrough,
   forecastWinter,
-  valleyDay,
-  valleyWinter,
   type WinterForecast,
   winterAhead,
   winterNeed,
 } from './forecast.ts';
 
-const plan = { bees_kg: 1.5, ua_WK: 1.5, stores_kg: 12, months: valleyWinter() };
+const plan = { bees_kg: 1.5, ua_WK: 1.5, stores_kg: 12, months: estimatedWinter() };
 const noSpread = {
   spreadBees: 0,
   spreadUa: 0,
@@ -184,7 +183,7 @@ describe('a winter', () => {
   });
 
   it('goes on from the day, with what is left of its month, and is whole out of season', () => {
-    const north = winterAhead(valleyWinter(), '2026-11-10', 48);
+    const north = winterAhead(estimatedWinter(), '2026-11-10', 48);
     expect(north.months.map(({ name, days }) => [name, days])).toEqual([
       ['November', 21],
       ['December', 31],
@@ -193,12 +192,15 @@ describe('a winter', () => {
       ['March', 31],
     ]);
     expect(north.since_d).toBe(-41);
-    expect(winterAhead(valleyWinter(), '2027-02-28', 48)).toMatchObject({
+    expect(winterAhead(estimatedWinter(), '2027-02-28', 48)).toMatchObject({
       since_d: 69,
       months: [{ days: 1 }, {}],
     });
-    expect(winterAhead(valleyWinter(), '2026-06-10', 48)).toEqual({ months: valleyWinter(), since_d: -81 });
-    expect(winterAhead(valleyWinter(-41), '2026-07-01', -41)).toMatchObject({
+    expect(winterAhead(estimatedWinter(), '2026-06-10', 48)).toEqual({
+      months: estimatedWinter(),
+      since_d: -81,
+    });
+    expect(winterAhead(estimatedWinter(-41), '2026-07-01', -41)).toMatchObject({
       since_d: 10,
       months: [{ name: 'July' }, {}, {}],
     });
@@ -207,15 +209,6 @@ describe('a winter', () => {
   it('counts bees by seams and seams by bees, at any pitch', () => {
     expect(seamsOfBees(beesOfSeams(6, 34.9), 34.9)).toBeCloseTo(6, 9);
     expect(beesOfSeams(7, 37.5)).toBeGreaterThan(beesOfSeams(7, 34.9));
-  });
-
-  it('turns the built-in valley by half a year south of the equator', () => {
-    const [north, south] = [valleyWinter(), valleyWinter(-33)];
-    expect(south.map(({ outside_C }) => outside_C)).toEqual(north.map(({ outside_C }) => outside_C));
-    expect([south[0]?.name, south[3]?.name, north[3]?.name]).toEqual(['April', 'July', 'January']);
-    expect(valleyDay('2026-01-15', 48)).toBeCloseTo(-1, 9);
-    expect(valleyDay('2026-07-15', -33)).toBeCloseTo(-1, 9);
-    expect(valleyDay('2026-01-15', -33)).toBeCloseTo(valleyDay('2026-07-15', 48), 1);
   });
 });
 
@@ -232,7 +225,7 @@ function anotherWinter(seed: number): { stores: number; bees: number }[] {
   const whole_K = 2.5 * Math.sqrt(0.23) * bell();
   let stores = 12;
   let day = 0;
-  return valleyWinter().map(({ days, outside_C }) => {
+  return estimatedWinter().map(({ days, outside_C }) => {
     const warmer = whole_K + 2.5 * Math.sqrt(0.77) * bell();
     for (let each = 0; each < days; each++, day++) {
       const radius = Math.cbrt((3 * bees * litresPerKg) / 4_000 / Math.PI);

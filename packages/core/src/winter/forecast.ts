@@ -291,39 +291,3 @@ export function calibrate(
   }
   return bottom > 0 ? Math.max(0, top / bottom) : 1;
 }
-
-/** Mean of a day in the demo's valley, in °C: a yearly wave of mean 9.6 °C and swing 10.6 K, coldest in the middle of January. */
-export const valleyMean = (yearsSinceColdest: number): number =>
-  9.6 - 10.6 * Math.cos(2 * Math.PI * yearsSinceColdest);
-
-/** Its six months about the coldest, from October, or from April south of the equator, where the same valley is half a year later. */
-export function valleyWinter(latitude_deg = 48): WinterMonth[] {
-  return (latitude_deg < 0 ? SOUTHERN : NORTHERN).map(([name, days], index) => ({
-    name,
-    days,
-    outside_C: valleyMean((index - 3) / 12),
-  }));
-}
-const NORTHERN = [
-  ['October', 31],
-  ['November', 30],
-  ['December', 31],
-  ['January', 31],
-  ['February', 28],
-  ['March', 31],
-] as const;
-const SOUTHERN = [
-  ['April', 30],
-  ['May', 31],
-  ['June', 30],
-  ['July', 31],
-  ['August', 31],
-  ['September', 30],
-] as const;
-
-/** Mean of a day there, in °C: coldest on 15 January, or on 15 July south of the equator. */
-export function valleyDay(date: Day, latitude_deg: number): number {
-  const coldest = `${date.slice(0, 4)}-${latitude_deg < 0 ? '07' : '01'}-15`;
-  return valleyMean(daysBetween(coldest, date) / DAYS_A_YEAR);
-}
-const DAYS_A_YEAR = 365.25;

@@ -16,7 +16,8 @@ import { told, YARD } from '../yard/story.test.kit.ts';
 import { warningsOf } from '../yard/warn/warnings.ts';
 import { fitCavity, newFollower } from './cavity.ts';
 import { beesOfSeams } from './cluster.ts';
-import { comesThrough, valleyWinter, winterAhead, winterNeed } from './forecast.ts';
+import { estimatedWinter } from './estimatedClimate.ts';
+import { comesThrough, winterAhead, winterNeed } from './forecast.ts';
 import { type Arrangement, prepareRoom } from './preparation.ts';
 import { fullSide } from './reduce.ts';
 import { warmSide } from './warmSide.ts';
@@ -41,7 +42,7 @@ const known: Known = {
   ]),
   yards: new Set([YARD]),
 };
-const season = { on: ON, ...winterAhead(valleyWinter(), ON, 48), constants: defaultConstants };
+const season = { on: ON, ...winterAhead(estimatedWinter(), ON, 48), constants: defaultConstants };
 const begun = [
   told('boxBuilt', '2026-04-01', { box: 'b', label: 'B1', design: 'd', version: 1 }),
   told('boxPlaced', '2026-04-02', {

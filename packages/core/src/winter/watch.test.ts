@@ -10,7 +10,8 @@ import { fold } from '../yard/fold.ts';
 import type { Known } from '../yard/state.ts';
 import { told, YARD } from '../yard/story.test.kit.ts';
 import { beesOfSeams } from './cluster.ts';
-import { expectedAfter, valleyWinter, winterBetween } from './forecast.ts';
+import { estimatedWinter } from './estimatedClimate.ts';
+import { expectedAfter, winterBetween } from './forecast.ts';
 import { winteringOf } from './preparation.ts';
 import { throughOf, watchList, winterPhase } from './watch.ts';
 
@@ -50,7 +51,7 @@ const without =
 const hefted = (stores_kg: number, on: Day) =>
   told('weighed', on, { box: 'b', weight_kg: without + stores_kg, felt: false });
 
-const asked = (on: Day) => ({ on, months: valleyWinter(), latitude_deg: 48, constants: defaultConstants });
+const asked = (on: Day) => ({ on, months: estimatedWinter(), latitude_deg: 48, constants: defaultConstants });
 function watched(on: Day, events: readonly LogEvent[], queen = true) {
   const state = fold(known, [...begun(queen), ...events]);
   const views = boxViews(state, known, YARD, defaultConstants, { on, today: on });
@@ -62,11 +63,11 @@ const act = (on: Day, ...events: LogEvent[]) => watched(on, events).line;
 
 describe('a yard in winter', () => {
   it('is prepared for two months, watched for four, and out of season else, north and south', () => {
-    const north = valleyWinter();
+    const north = estimatedWinter();
     expect(['2026-10-01', '2026-11-30'].map((on) => winterPhase(north, on))).toEqual(['prepare', 'prepare']);
     expect(['2026-12-01', '2027-03-31'].map((on) => winterPhase(north, on))).toEqual(['watch', 'watch']);
     expect(['2026-09-30', '2027-04-01'].map((on) => winterPhase(north, on))).toEqual(['out', 'out']);
-    const south = valleyWinter(-41);
+    const south = estimatedWinter(-41);
     expect(['2026-05-31', '2026-06-01', '2026-10-01'].map((on) => winterPhase(south, on))).toEqual([
       'prepare',
       'watch',
@@ -93,7 +94,7 @@ describe('a yard in winter', () => {
     const walls = view && winteringOf(view, line.room, SEAMS, defaultConstants);
     if (!walls) throw new Error('No walls.');
     const between = (from: Day, to: Day, bees_kg: number) =>
-      expectedAfter({ ...walls, bees_kg, ...winterBetween(valleyWinter(), from, to, 48) });
+      expectedAfter({ ...walls, bees_kg, ...winterBetween(estimatedWinter(), from, to, 48) });
     const bees = (on: Day) => between('2026-10-10', on, walls.bees_kg).bees_kg;
     const reckoned = between('2026-12-01', '2027-01-10', bees('2026-12-01')).used_kg;
     expect(line.factor).toBeCloseTo(2 / reckoned, 9);
@@ -135,12 +136,12 @@ describe('a yard in winter', () => {
     if (!walls) throw new Error('No walls.');
     const { bees_kg } = expectedAfter({
       ...walls,
-      ...winterBetween(valleyWinter(), '2026-10-10', '2027-01-10', 48),
+      ...winterBetween(estimatedWinter(), '2026-10-10', '2027-01-10', 48),
     });
     const { used_kg } = expectedAfter({
       ...walls,
       bees_kg,
-      ...winterBetween(valleyWinter(), '2027-01-10', near.reserveOn ?? '', 48),
+      ...winterBetween(estimatedWinter(), '2027-01-10', near.reserveOn ?? '', 48),
     });
     expect(used_kg).toBeCloseTo(0.4, 1);
     expect(line(12).reserveOn).toBeUndefined();
