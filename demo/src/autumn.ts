@@ -1,4 +1,4 @@
-import type { CombSide } from '@yellow-cell/contract';
+import type { CombSide, DesignContent } from '@yellow-cell/contract';
 import { beesOfSeams, type Day, defaultConstants, deriveBox, parts } from '@yellow-cell/core';
 import type { DemoDesign } from './designs.ts';
 import { type Diary, newDiary } from './diary.ts';
@@ -191,7 +191,7 @@ function lookThrough(
   });
 }
 
-function combAt(away: number, seams: number, oneSided: boolean, seed: Seed): [CombSide, CombSide] {
+export function combAt(away: number, seams: number, oneSided: boolean, seed: Seed): [CombSide, CombSide] {
   const far = Math.abs(away);
   const tenths = (from: number, to: number) => seed.between(from, to) / 10;
   if (far === 0) {
@@ -208,11 +208,20 @@ function combAt(away: number, seams: number, oneSided: boolean, seed: Seed): [Co
 }
 
 /** What the scale shows of a box beside the stores in it: wood, combs and bees. */
-function weightWithout({ content }: DemoDesign, rooms: readonly Place[], label: string): number {
-  const format = deriveBox(content).compartments[0]?.frames[0]?.format;
-  if (!format) return 0;
-  const hung = rooms.reduce((sum, { slots }) => sum + slots.length, 0);
-  const seams = UNITED[label] === undefined ? (COUNTED[label] ?? []) : [UNITED[label]];
-  const bees_kg = seams.reduce<number>((sum, each) => sum + beesOfSeams(each ?? 0, format.pitch_mm), 0);
+const weightWithout = ({ content }: DemoDesign, rooms: readonly Place[], label: string): number =>
+  weightOf(
+    content,
+    rooms.reduce((sum, { slots }) => sum + slots.length, 0),
+    UNITED[label] === undefined ? (COUNTED[label] ?? []) : [UNITED[label]],
+  );
+
+/** Of a box with so many frames and colonies of so many seams, without stores; what was not counted weighs nothing. */
+export function weightOf(
+  content: DesignContent,
+  hung: number,
+  seams: readonly (number | undefined)[],
+): number {
+  const pitch_mm = deriveBox(content).compartments[0]?.frames[0]?.format.pitch_mm ?? 0;
+  const bees_kg = seams.reduce<number>((sum, each) => sum + beesOfSeams(each ?? 0, pitch_mm), 0);
   return parts({ design: content }).weights.empty_kg + hung * defaultConstants.frame_kg + bees_kg;
 }

@@ -64,12 +64,12 @@ describe('the demo', () => {
     },
   );
 
-  it('has two yards, at least six designs, thirty boxes, about fifty compartments, and a season of every outcome', () => {
+  it('has three yards, one of them in the south, at least six designs, thirty-five boxes, about fifty compartments, and a season of every outcome', () => {
     const demo = createDemo(NOW);
     const { state, known } = stateOf(demo);
-    expect(demo.yards).toHaveLength(2);
+    expect(demo.yards).toHaveLength(3);
     expect(demo.designs.length).toBeGreaterThanOrEqual(6);
-    expect(state.boxes.size).toBe(30);
+    expect(state.boxes.size).toBe(35);
     const compartments = [...state.boxes.values()].flatMap((box) =>
       compartmentsOf(state, known.designs, box),
     );

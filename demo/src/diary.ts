@@ -18,7 +18,7 @@ export interface Diary {
   entries(): Entry[];
 }
 
-export function newDiary(seed: Seed, device = 'yard-phone'): Diary {
+export function newDiary(seed: Seed, device = 'yard-phone', zone = ZONE): Diary {
   const written: Entry[] = [];
   return {
     write(kind, on, payload, { hour, note } = {}) {
@@ -26,8 +26,8 @@ export function newDiary(seed: Seed, device = 'yard-phone'): Diary {
         id: seed.id(),
         kind,
         kindVersion: kindVersionOf(kind),
-        occurredAt: instantOf(on, hour ?? quietHour(seed), seed.between(0, 59), ZONE),
-        zone: ZONE,
+        occurredAt: instantOf(on, hour ?? quietHour(seed), seed.between(0, 59), zone),
+        zone,
         person: seed.chance(0.75) ? BREEDER : HELPER,
         device,
         deviceSeq: written.length,

@@ -6,6 +6,7 @@ import { type DemoDesign, type DesignKey, demoDesigns } from './designs.ts';
 import { BREEDER, type Diary, newDiary } from './diary.ts';
 import { endSeason, type Place, runSeason, type World } from './season.ts';
 import { type Seed, seedFrom } from './seed.ts';
+import { southernYard } from './south.ts';
 import { specialBoxes } from './special.ts';
 import { weatherBetween } from './weather.ts';
 import { type BoxPlan, boxPlans, demoYards, type YardKey, ZONE } from './yards.ts';
@@ -83,9 +84,10 @@ export function createDemo(until: string): Demo {
     yardSeason(care, id, boxes, year);
   }
   const special = specialBoxes({ designs, yards, year });
+  const south = southernYard(designs, year);
   for (const [yard, days] of weather) recordWeather(diary, yard, [...days.values()], year);
   return {
-    yards: Object.values(yards),
+    yards: [...Object.values(yards), south.yard],
     designs: Object.values(designs).map(({ saved }) => saved),
     entries: [
       ...diary.entries(),
@@ -93,6 +95,7 @@ export function createDemo(until: string): Demo {
       ...counts.entries(),
       ...special.entries(),
       ...winter.entries(),
+      ...south.diary.entries(),
     ]
       .filter(({ occurredAt }) => Date.parse(occurredAt) <= Date.parse(until))
       .sort((a, b) => Date.parse(a.occurredAt) - Date.parse(b.occurredAt)),

@@ -2,13 +2,19 @@ import type { WeatherDay } from '@yellow-cell/contract';
 import { type Day, daysBetween, plusDays } from '@yellow-cell/core';
 import type { Seed } from './seed.ts';
 
-/** Coldest in mid-January, warmest in mid-July; in °C, for a valley at 48° N. */
-const YEAR_MEAN_C = 9.6;
-const YEAR_SWING_C = 10.6;
-const COLDEST_DAY = 16;
+/** A yearly wave: its mean and swing in °C, and the day of the year that is coldest. */
+interface Wave {
+  mean_C: number;
+  swing_C: number;
+  coldestDay: number;
+}
+/** A valley at 48° N, coldest in mid-January. */
+const VALLEY: Wave = { mean_C: 9.6, swing_C: 10.6, coldestDay: 16 };
+/** High country at 41° S, coldest in mid-July. */
+export const HIGH_COUNTRY: Wave = { mean_C: 9.4, swing_C: 6, coldestDay: 197 };
 
 /** Invented weather, day by day: a yearly wave, spells that last, and rain that cools. */
-export function weatherBetween(from: Day, to: Day, seed: Seed): WeatherDay[] {
+export function weatherBetween(from: Day, to: Day, seed: Seed, wave = VALLEY): WeatherDay[] {
   let spell = 0;
   let wet = false;
   return Array.from({ length: daysBetween(from, to) + 1 }, (_, index) => {
@@ -17,8 +23,8 @@ export function weatherBetween(from: Day, to: Day, seed: Seed): WeatherDay[] {
     wet = seed.chance(wet ? 0.58 : 0.2);
     const dayOfYear = daysBetween(`${date.slice(0, 4)}-01-01`, date);
     const mean =
-      YEAR_MEAN_C -
-      YEAR_SWING_C * Math.cos(((dayOfYear - COLDEST_DAY) / 365.25) * 2 * Math.PI) +
+      wave.mean_C -
+      wave.swing_C * Math.cos(((dayOfYear - wave.coldestDay) / 365.25) * 2 * Math.PI) +
       spell -
       (wet ? 2.2 : 0);
     const swing = wet ? 3 : 5.5 + seed.random() * 2;
