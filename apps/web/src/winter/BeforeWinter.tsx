@@ -50,7 +50,7 @@ export function BeforeWinter({ yard, lines, on, chosen, advised }: BeforeWinterP
           const { box, room } = line;
           const id = `${box.box.id} ${room.position}`;
           const here = chosen === line;
-          const planned = room.colony?.winter;
+          const planned = line.plan;
           return (
             <tr
               key={id}
@@ -83,8 +83,7 @@ export function BeforeWinter({ yard, lines, on, chosen, advised }: BeforeWinterP
 }
 
 /** What is planned, or advised; where neither is, how it stands. */
-function doing({ act, room, seams, keeps, winter }: AutumnLine, advised: boolean, on: string): string {
-  const plan = room.colony?.winter;
+function doing({ act, plan, room, seams, keeps, winter }: AutumnLine, advised: boolean, on: string): string {
   if (plan?.preparedOn) return `prepared ${showDay(plan.preparedOn, on)}`;
   if (plan) return winterWork(plan).split(':')[0] || (plan.sugar_kg > 0 ? 'feed' : 'left alone');
   if (!advised)
@@ -94,10 +93,8 @@ function doing({ act, room, seams, keeps, winter }: AutumnLine, advised: boolean
 }
 
 /** What is still to be fed of what is planned, or else what is short. */
-const sugar = ({ room, sugar_kg }: AutumnLine): number => {
-  const plan = room.colony?.winter;
-  return plan ? Math.max(0, plan.sugar_kg - plan.fed_kg) : sugar_kg;
-};
+const sugar = ({ plan, sugar_kg }: AutumnLine): number =>
+  plan ? Math.max(0, plan.sugar_kg - plan.fed_kg) : sugar_kg;
 
 function Through({ line: { winter, dwindled } }: { line: AutumnLine }) {
   if (dwindled === undefined) return <span className="text-soft">?</span>;
@@ -123,7 +120,7 @@ export function YardTotals({ lines }: { lines: readonly AutumnLine[] }) {
   const known = lines.filter(({ dwindled }) => dwindled !== undefined);
   const sugar_kg = lines.reduce((sum, line) => sum + sugar(line), 0);
   const unknown = lines.filter(({ stores_kg }) => stores_kg === undefined).length;
-  const planned = lines.filter(({ room }) => room.colony?.winter).length;
+  const planned = lines.filter(({ plan }) => plan).length;
   const inSpring = known.reduce((sum, { dwindled = 0 }) => sum + 1 - dwindled, 0);
   return (
     <dl className="mt-3 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">

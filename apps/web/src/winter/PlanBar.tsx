@@ -28,7 +28,7 @@ export function PlanBar({ winter, line, preparing }: PlanBarProps) {
   const [targetAt, setTarget] = useState(0);
   const { box, room } = line;
   const { preparation } = preparing;
-  const planned = room.colony?.winter;
+  const planned = line.plan;
   const of = inRoom(box.box, room);
   const name = roomName(line);
   if (!preparation) return null;

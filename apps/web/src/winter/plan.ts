@@ -77,8 +77,7 @@ export function planOf(
 /** The entries of a plan that was carried out: frames out and beside each other, the follower where it stands. */
 export function doneAsPlanned(winter: WinterView, line: AutumnLine): Draft[] | { why: string } {
   const { view } = winter;
-  const { box, room } = line;
-  const plan = room.colony?.winter;
+  const { box, room, plan } = line;
   const compartment = box.model.compartments[room.position];
   const of = inRoom(box.box, room);
   if (!plan) return { why: 'Nothing is planned.' };

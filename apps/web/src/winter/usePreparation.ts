@@ -30,7 +30,7 @@ export interface Preparing {
 export function usePreparation({ view, season }: WinterView, line: AutumnLine): Preparing {
   const { box, room, seams, stores_kg } = line;
   const warm = useMemo(() => warmSideOf(view, line, season.on), [view, line, season.on]);
-  const planned = room.colony?.winter?.room;
+  const planned = line.plan?.room;
   const [changed, setChanged] = useState<Partial<Arrangement>>(() =>
     planned
       ? {

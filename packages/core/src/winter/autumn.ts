@@ -1,4 +1,4 @@
-import type { RoomRole } from '@yellow-cell/contract';
+import type { Colony, RoomRole } from '@yellow-cell/contract';
 import { combSide } from '../box/measures.ts';
 import { type Day, daysBetween, plusDays } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
@@ -8,6 +8,7 @@ import { countOf } from '../say/words.ts';
 import type { BoxView, CompartmentView } from '../yard/boxView.ts';
 import type { Weather } from '../yard/due/expectation.ts';
 import { recentMaximum } from '../yard/due/weather.ts';
+import { plannedOn } from '../yard/due/winterRules.ts';
 import { slotsOf } from '../yard/slots.ts';
 import type { YardState } from '../yard/state.ts';
 import { forecastWinter, type WinterForecast, winterNeed } from './forecast.ts';
@@ -24,6 +25,8 @@ export interface AutumnLine {
   room: CompartmentView;
   act: AutumnAct;
   why: string;
+  /** What is planned of this winter. */
+  plan: Colony['winter'];
   seams: number | undefined;
   /** By the frames that were looked through, where half of them or more were, else by the weight of its box. */
   stores_kg: number | undefined;
@@ -104,6 +107,7 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, season: W
   const line = {
     box,
     room,
+    plan: colony && plannedOn(colony, on),
     seams: fresh,
     stores_kg,
     storesBy: looked_kg === undefined ? weighed?.by : ('looked' as const),

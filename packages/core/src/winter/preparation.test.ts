@@ -4,11 +4,13 @@ import { describe, expect, it } from 'vitest';
 import { deriveBox } from '../box/model.ts';
 import { bodiesOf } from '../box/stack.ts';
 import { standardDesign } from '../box/standardDesign.ts';
+import { plusDays } from '../calendar/days.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { boxPhysics } from '../warmth/boxPhysics.ts';
 import { usualConditions } from '../warmth/conditions.ts';
 import { winterWalls } from '../warmth/winterWalls.ts';
 import { boxViews } from '../yard/boxView.ts';
+import { plannedOn } from '../yard/due/winterRules.ts';
 import { fold } from '../yard/fold.ts';
 import { slotsOf } from '../yard/slots.ts';
 import type { Known } from '../yard/state.ts';
@@ -385,6 +387,43 @@ describe('a plan', () => {
     expect(due(plan(), dropped).work).toEqual([]);
     expect(due(plan({ act: 'leave', sugar_kg: 0, room: undefined })).work).toEqual([]);
     expect(due(plan({ by: '2026-10-07' })).settle[0]).toContain('lies before the day');
+  });
+
+  it('is of one winter: half a year later it says nothing', () => {
+    const { state } = scene([plan()]);
+    const colony = state.colonies.get('a') ?? {};
+    expect(
+      [plusDays('2026-10-08', 180), plusDays('2026-10-08', 181)].map((on) => plannedOn(colony, on)?.act),
+    ).toEqual(['reduce', undefined]);
+  });
+
+  it('moved where it says, it is done; moved elsewhere, its frames are planned anew', () => {
+    const moved = (to: { box: string; bays: string[] } | undefined) => {
+      const other = [
+        told('boxBuilt', '2026-04-01', { box: 'c', label: 'C1', design: 'd', version: 1 }),
+        told('boxPlaced', '2026-04-02', {
+          box: 'c',
+          yard: YARD,
+          stand: '2',
+          east_m: 3,
+          north_m: 1,
+          bearing_deg: 180,
+        }),
+      ];
+      const move = told('colonyMoved', '2026-10-09', {
+        box: 'b',
+        colony: 'a',
+        toBox: 'c',
+        bays: [...room.bays],
+      });
+      const state = fold(known, [...begun, ...other, plan(to ? { act: 'move', to } : {}), move]);
+      expect(state.toSettle).toEqual([]);
+      return state.colonies.get('a')?.winter;
+    };
+    expect(moved({ box: 'c', bays: [...room.bays] })?.preparedOn).toBe('2026-10-09');
+    expect(moved(undefined)).toMatchObject({ act: 'reduce', sugar_kg: 3 });
+    expect(moved(undefined)?.room).toBeUndefined();
+    expect(moved(undefined)?.preparedOn).toBeUndefined();
   });
 
   it('speaks against reducing what grows, and feed for bees without a queen', () => {

@@ -84,6 +84,8 @@ export interface Preparation {
   notes: readonly string[];
 }
 
+const FEEDER_FIRST =
+  'A frame feeder hangs among the frames: it comes out first, or goes to the end behind the follower.';
 /** Kept beside the frames that bees cover, where their frames were not looked through. */
 export const STORES_FRAMES = 1;
 
@@ -112,8 +114,13 @@ export function prepareRoom(
     winteringOf(box, room, known.seams, constants, { design, own, insulation_mm });
   const asIs = wintering(box.design, compartment, 0);
   const need = (walls: Wintering | undefined) => walls && winterNeed({ ...walls, ...season }, constants);
+  const hasFeeder = compartment.frames.some(({ holds }) => holds === 'feeder');
   const cavityOf = (frames: number) =>
-    arrangement.follower ? fitCavity(box.design, compartment, frames, arrangement.end) : undefined;
+    !arrangement.follower
+      ? undefined
+      : hasFeeder
+        ? { why: FEEDER_FIRST }
+        : fitCavity(box.design, compartment, frames, arrangement.end);
   const guess =
     known.seams === undefined ? hung.length : Math.min(hung.length, Math.ceil(known.seams) + STORES_FRAMES);
   const ruledFor = (need_kg: number) =>

@@ -120,7 +120,7 @@ export function yardChoice(
 /** What is planned by hand already is not chosen anew. */
 function fixedIn(ways: readonly (readonly YardWay[])[]): NonNullable<WinteringQuestion['fixed']> {
   return ways.flatMap((some, colony) => {
-    const plan = some[0]?.line.room.colony?.winter;
+    const plan = some[0]?.line.plan;
     if (!plan) return [];
     const option = some.findIndex(({ act, at, into }) => {
       if (plan.act === 'combine') return act === 'combine' && into?.room.colony?.id === plan.with?.colony;

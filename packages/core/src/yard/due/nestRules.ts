@@ -4,6 +4,7 @@ import { countOf } from '../../say/words.ts';
 import { meets, roleSetFor } from '../roomsOf.ts';
 import type { Case, Rule } from './expectation.ts';
 import { lastNightOf, recentMaximum } from './weather.ts';
+import { plannedOn } from './winterRules.ts';
 
 /** Room and strength, and the boxes with a role of their own. */
 const rules6 = 'Rules that raise work';
@@ -133,11 +134,12 @@ const reduce: Rule = {
   why: 'A small colony in a large cavity spends stores and bees on warming empty comb.',
   source: 'Reducing: when and who',
   figures: ['reduceBelow_C', 'reduceSpare'],
-  raise: ({ colony: { strength, since, winter }, compartment: { frames }, weather, constants }) => {
-    // What was planned of its winter is named by its own rule.
-    if (winter) return undefined;
+  raise: ({ colony, compartment: { frames }, weather, constants }) => {
+    const { strength, since } = colony;
     const recent = recentMaximum(weather);
     if (!strength || !recent || recent.mean_C >= constants.reduceBelow_C) return undefined;
+    // What is planned of its winter is named by its own rule.
+    if (plannedOn(colony, recent.on)) return undefined;
     if (frames - strength.seams < constants.reduceSpare || since > recent.on) return undefined;
     return {
       from: recent.on,

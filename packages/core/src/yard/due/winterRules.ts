@@ -1,11 +1,17 @@
 import type { Colony, Payload } from '@yellow-cell/contract';
-import { later, plusDays } from '../../calendar/days.ts';
+import { type Day, daysBetween, later, plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import { SYRUPS } from '../../feed/feeds.ts';
 import { capital, countOf } from '../../say/words.ts';
 import type { Rule } from './expectation.ts';
 
 type Plan = NonNullable<Colony['winter']>;
+
+/** A plan is of one winter: a year later it says nothing. */
+const PLAN_LASTS_D = 180;
+/** What is planned for the winter that a day belongs to. */
+export const plannedOn = ({ winter }: Pick<Colony, 'winter'>, on: Day): Plan | undefined =>
+  winter && daysBetween(winter.on, on) <= PLAN_LASTS_D ? winter : undefined;
 
 /** So long it may take where no last day was set. */
 const USUALLY_D = 14;
