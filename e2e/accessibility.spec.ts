@@ -10,6 +10,7 @@ const SCREENS = [
   '/ledger',
   '/rounds',
   '/winter',
+  '/winter/sheet',
   '/nowhere',
 ];
 const THEMES = [

@@ -189,9 +189,13 @@ test.describe('on a phone', () => {
     await expect(page.getByRole('list', { name: 'Frames of R1 as they are' })).toBeVisible();
     await plan(page).getByLabel('What is done').selectOption('feed');
     await plan(page).getByRole('button', { name: 'Book it for R1' }).tap();
-    await plan(page).getByRole('button', { name: 'Done as planned' }).tap();
-    await expect(plan(page)).toContainText('Prepared');
-    await page.getByRole('link', { name: 'All colonies' }).tap();
+    await expect(plan(page)).toContainText('Planned');
+    // On its sheet it is ticked in walking order, and gone from it.
+    await page.getByRole('link', { name: 'Sheet' }).tap();
+    await expect(page.getByRole('heading', { level: 1, name: /^Winter sheet/ })).toBeVisible();
+    await page.getByRole('button', { name: 'R1: done as planned' }).tap();
+    await expect(page.getByText('Nothing is planned, or all of it is done.')).toBeVisible();
+    await page.getByRole('link', { name: 'Back to Winter' }).tap();
     await expect(row(page, 'R1')).toContainText('prepared');
   });
 });

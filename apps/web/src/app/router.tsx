@@ -85,6 +85,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../rounds/RoundsScreen.tsx')).RoundsScreen }),
           },
           {
+            path: 'winter/sheet',
+            lazy: async () => ({ Component: (await import('../winter/WinterSheet.tsx')).WinterSheet }),
+          },
+          {
             path: 'winter',
             lazy: async () => ({ Component: (await import('../winter/WinterScreen.tsx')).WinterScreen }),
           },

@@ -74,7 +74,13 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
                 ))}
             </nav>
           )}
-          <button type="button" className="button no-print ml-auto" onClick={() => window.print()}>
+          <Link
+            className="no-print ml-auto inline-flex min-h-11 items-center underline lg:min-h-8"
+            to={`/winter/sheet?yard=${yard.id}`}
+          >
+            Sheet
+          </Link>
+          <button type="button" className="button no-print" onClick={() => window.print()}>
             Print
           </button>
         </header>

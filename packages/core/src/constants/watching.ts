@@ -278,6 +278,13 @@ export const watchingConstants = {
     'Liquid feed is given while days reach',
   ),
   finisherMost: constant(48, 'cells', 'Finishing', [10, 100], 'A finisher feeds well at once at most'),
+  cooling_K: constant(
+    3,
+    'K',
+    'Our estimate',
+    [0, 15],
+    'Days must have been so much warmer six weeks ago for the cavity to be reduced',
+  ),
   reduceSpare: constant(2, 'frames', 'Our estimate', [1, 6], 'Frames without bees from which it is worth it'),
   expandAbove_C: constant(
     12,

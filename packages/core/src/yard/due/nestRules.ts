@@ -128,16 +128,22 @@ const workStarter: Rule = {
   },
 };
 
+/** So long before, days must have been warmer. */
+const COOLING_D = 45;
+
 const reduce: Rule = {
   kind: 'reduce',
   title: 'Reduce the cavity',
   why: 'A small colony in a large cavity spends stores and bees on warming empty comb.',
   source: 'Reducing: when and who',
-  figures: ['reduceBelow_C', 'reduceSpare'],
+  figures: ['reduceBelow_C', 'reduceSpare', 'cooling_K'],
   raise: ({ colony, compartment: { frames }, weather, constants }) => {
     const { strength, since } = colony;
     const recent = recentMaximum(weather);
     if (!strength || !recent || recent.mean_C >= constants.reduceBelow_C) return undefined;
+    // In late winter days are as cold, and colonies about to grow.
+    const before = recentMaximum(weather, COOLING_D);
+    if (before && before.mean_C < recent.mean_C + constants.cooling_K) return undefined;
     // What is planned of its winter is named by its own rule.
     if (plannedOn(colony, recent.on)) return undefined;
     if (frames - strength.seams < constants.reduceSpare || since > recent.on) return undefined;

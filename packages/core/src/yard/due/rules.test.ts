@@ -186,6 +186,10 @@ describe('rules that raise work', () => {
     expect(raised([small], 'reduce', cool)).toMatchObject({ from: day(29) });
     expect(raised([small], 'reduce', weather(10, new Array(20).fill(3), 22))).toBeUndefined();
     expect(raised([told('strengthSeen', day(20), { ...IN, seams: 2 })], 'reduce', cool)).toBeUndefined();
+    // Six weeks ago it must have been warmer by three kelvin: else winter ends, and they are about to grow.
+    const since = (then_C: number) => new Map([...weather(-35, new Array(20).fill(0), then_C), ...cool]);
+    expect(raised([small], 'reduce', since(13.9))).toBeUndefined();
+    expect(raised([small], 'reduce', since(14))).toBeDefined();
   });
 
   it('wild cells are searched for once, and again a week after combining', () => {

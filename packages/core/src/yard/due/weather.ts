@@ -81,10 +81,11 @@ export function groundedDays(
 }
 
 const MEAN_OVER_D = 14;
-/** Mean daily maximum of the last fortnight recorded, in °C; undefined with fewer than seven records. */
-export function recentMaximum(weather: Weather): { mean_C: number; on: Day } | undefined {
-  const on = lastRecord(weather);
-  if (on === undefined) return undefined;
+/** Mean daily maximum of the last fortnight recorded, or of one so many days before, in °C; undefined with fewer than seven records. */
+export function recentMaximum(weather: Weather, before_d = 0): { mean_C: number; on: Day } | undefined {
+  const last = lastRecord(weather);
+  if (last === undefined) return undefined;
+  const on = plusDays(last, -before_d);
   const maxima = Array.from(
     { length: MEAN_OVER_D },
     (_, back) => weather.get(plusDays(on, -back))?.max_C,
