@@ -1,5 +1,5 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import type { Yard } from '@yellow-cell/contract';
+import type { WinterAct, Yard } from '@yellow-cell/contract';
 import { type AutumnLine, capital, countOf, prepareRoom, showDay, winterWork } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -22,10 +22,13 @@ export function WinterSheet() {
   return yard ? <Sheet key={yard.id} yard={yard} /> : <p className="p-6">There is no yard yet.</p>;
 }
 
-/** The order of a visit (handbook 6 and 7): from the lid down, one room open at a time. */
-const VISIT = [
+/** Where a room is opened (handbook 6): from the lid down, one at a time. */
+const OPENING = [
   'underside of the lid looked at: is she on it?',
   'neighbour covered, one room open',
+] as const;
+/** The short check (requirement 63), of all. */
+const SHORT_CHECK = [
   'strips out',
   'floor swept, entrance reduced, mouse guard',
   'closed tight, weight or strap, tilted to the front',
@@ -56,7 +59,7 @@ function Sheet({ yard }: { yard: Yard }) {
         </div>
         <p className="text-soft">
           {say(
-            `${countOf(planned.length, 'colony', 'colonies')} to be prepared, ${showDay(winter.view.on)}; ${sugar_kg.toFixed(1)} kg of sugar to be fed.`,
+            `${countOf(planned.length, 'colony', 'colonies')} to be prepared, ${showDay(winter.view.on)}${sugar_kg < 0.05 ? '' : `; ${sugar_kg.toFixed(1)} kg of sugar to be fed`}.`,
           )}
         </p>
         {planned.length === 0 && (
@@ -128,7 +131,7 @@ function Card({ winter, line }: { winter: WinterView; line: AutumnLine }) {
               )}
             </Tick>
           )}
-          {VISIT.map((each) => (
+          {(opens(plan.act) ? [...OPENING, ...SHORT_CHECK] : SHORT_CHECK).map((each) => (
             <Tick key={each}>{each}</Tick>
           ))}
         </ul>
@@ -148,6 +151,8 @@ function Card({ winter, line }: { winter: WinterView; line: AutumnLine }) {
     </li>
   );
 }
+
+const opens = (act: WinterAct): boolean => act !== 'leave' && act !== 'feed';
 
 const Tick = ({ children }: { children: string }) => (
   <li className="flex items-baseline gap-2">
