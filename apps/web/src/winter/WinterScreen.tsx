@@ -97,7 +97,12 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
           </div>
         ) : chosen ? (
           <div className={named ? '' : 'max-lg:hidden'}>
-            <Prepare key={`${chosen.box.box.id} ${chosen.room.position}`} winter={winter} line={chosen} />
+            <Prepare
+              // Once it is done as planned, what was drawn by hand is how it stands.
+              key={`${chosen.box.box.id} ${chosen.room.position} ${chosen.plan?.preparedOn ?? ''}`}
+              winter={winter}
+              line={chosen}
+            />
           </div>
         ) : (
           <p className="p-5">No colony lives in this yard on this day.</p>

@@ -30,7 +30,8 @@ export interface Preparing {
 export function usePreparation({ view, season }: WinterView, line: AutumnLine): Preparing {
   const { box, room, seams, stores_kg } = line;
   const warm = useMemo(() => warmSideOf(view, line, season.on), [view, line, season.on]);
-  const planned = line.plan?.room;
+  // Frames that were moved as planned stand elsewhere since.
+  const planned = line.plan?.preparedOn ? undefined : line.plan?.room;
   const [changed, setChanged] = useState<Partial<Arrangement>>(() =>
     planned
       ? {

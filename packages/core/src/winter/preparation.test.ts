@@ -373,7 +373,7 @@ describe('a plan', () => {
   it('is work until it is done, and feed until it is fed', () => {
     expect(due(plan()).work).toEqual([
       ['prepareWinter', 'Reduce: 6 frames stay, a follower beside them. Planned 8 Oct 2026.', '2026-10-18'],
-      ['feedWinter', '3.0 kg of sugar still to be fed of 3.0 kg, 3.4 L of syrup 2:1.', '2026-10-18'],
+      ['feedWinter', '3.0 kg of sugar still to be fed of 3.0 kg, 3.4 l of syrup 2:1.', '2026-10-18'],
     ]);
     // A litre of syrup 2:1 weighs 1.32 kg and has 0.88 kg of sugar.
     expect(due(plan(), fed(3)).work[1]?.[1]).toContain('1.0 kg of sugar still to be fed');

@@ -64,7 +64,7 @@ const feedWinter: Rule = {
     const litres = left_kg / SYRUPS.syrup21.sugar_kgPerLitre;
     return {
       ...windowOf(winter),
-      reason: `${left_kg.toFixed(1)} kg of sugar still to be fed of ${winter.sugar_kg.toFixed(1)} kg, ${litres.toFixed(1)} L of syrup 2:1.`,
+      reason: `${left_kg.toFixed(1)} kg of sugar still to be fed of ${winter.sugar_kg.toFixed(1)} kg, ${litres.toFixed(1)} l of syrup 2:1.`,
     };
   },
 };
