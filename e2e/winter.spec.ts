@@ -179,6 +179,21 @@ test('a whole yard is worked out, taken as plans of all, and taken back at once'
   await expect(list(page).getByText('0 of 5')).toBeVisible();
 });
 
+test('from June on, in the south, the yard is watched: who is not known is hefted or looked at', async ({
+  page,
+  request,
+}) => {
+  const yard = await autumnYard(request, { S1: 6, S2: undefined });
+  await page.goto(`/winter?yard=${yard.id}&on=2026-06-20`);
+  const watched = page.getByRole('complementary', { name: 'In winter' });
+  await expect(watched).toContainText('This week:');
+  await expect(watched.getByRole('row').filter({ hasText: 'S2' })).toContainText('look on a mild day');
+  await watched.getByRole('link', { name: 'S1', exact: true }).click();
+  await expect(
+    page.getByText('Its stores are not known this winter: heft it, without opening.'),
+  ).toBeVisible();
+});
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
   test('winter is a list, a colony is opened, fed, and stands as planned', async ({ page, request }) => {

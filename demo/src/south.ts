@@ -11,11 +11,11 @@ const ZONE = 'Pacific/Auckland';
 
 /** Boxes of a yard where May is autumn, a colony in each: its label, design, seams in May, stores in kg by a heft. */
 const plans = [
-  ['P1', 'threeWay', 5, 8],
-  ['P2', 'twoWay', 6, undefined],
-  ['P3', 'single', 4.5, 5],
-  ['P4', 'followerReduced', 5, 9],
-  ['P5', 'twoWay', undefined, undefined],
+  ['Z1', 'threeWay', 5, 8],
+  ['Z2', 'twoWay', 6, undefined],
+  ['Z3', 'single', 4.5, 5],
+  ['Z4', 'followerReduced', 5, 9],
+  ['Z5', 'twoWay', undefined, undefined],
 ] as const satisfies readonly (readonly [string, DesignKey, number | undefined, number | undefined])[];
 
 export interface South {
@@ -71,7 +71,7 @@ export function southernYard(designs: Record<DesignKey, DemoDesign>, year: numbe
     );
     diary.write('roleSet', on('03-20'), { box, role: 'wintering' }, { hour: 11 });
     if (seams !== undefined) diary.write('strengthSeen', on('05-18'), { ...of, seams }, { hour: 13 });
-    if (label === 'P1') lookThrough(seed, diary, of, slots, seams ?? 4, on('05-20'));
+    if (label === 'Z1') lookThrough(seed, diary, of, slots, seams ?? 4, on('05-20'));
     if (stores_kg !== undefined) {
       const weight_kg = Math.round((weightOf(content, slots.length, [seams]) + stores_kg) * 10) / 10;
       diary.write('weighed', on('05-24'), { box, weight_kg, felt: true }, { hour: 11 });

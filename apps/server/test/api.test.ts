@@ -30,7 +30,7 @@ describe('the session', () => {
 
 describe('the yards', () => {
   it('count their boxes and compartments', () => {
-    expect(yards.map(({ boxes }) => boxes).reduce((sum, boxes) => sum + boxes, 0)).toBe(30);
+    expect(yards.map(({ boxes }) => boxes).reduce((sum, boxes) => sum + boxes, 0)).toBe(35);
     expect(
       yards.map(({ compartments }) => compartments).reduce((sum, count) => sum + count, 0),
     ).toBeGreaterThanOrEqual(45);
@@ -88,7 +88,7 @@ describe('the designs', () => {
       body
         .map(({ boxes }: { boxes: number }) => boxes)
         .reduce((sum: number, boxes: number) => sum + boxes, 0),
-    ).toBe(30);
+    ).toBe(35);
     const { body: one } = await get(`/designs/${body[0].id}`);
     expect(one.versions.at(-1)).toEqual(body[0].latest);
     expect((await get('/designs/00000000-0000-4000-8000-000000000000')).status).toBe(404);

@@ -122,7 +122,7 @@ export { boxInSection } from './drawing/section.ts';
 export type { DimensionShape, Drawing, RectRole, RectShape, View } from './drawing/shapes.ts';
 export { familyDesign, type ObservationKind, observation } from './families/build.ts';
 export { type FamilyCard, families, familyName } from './families/families.ts';
-export { storesPerKg } from './feed/feeds.ts';
+export { SYRUPS, storesPerKg } from './feed/feeds.ts';
 export { frameFormat, type StandardFormat, standardFormats, standardOf } from './formats/formats.ts';
 export { rebateFor } from './formats/lugs.ts';
 export { type Becoming, become, becomings } from './layout/becomes.ts';

@@ -3,6 +3,7 @@ import {
   type AutumnLine,
   comesThrough,
   countOf,
+  SYRUPS,
   showDay,
   winterWork,
 } from '@yellow-cell/core';
@@ -128,6 +129,17 @@ export function YardTotals({ lines }: { lines: readonly AutumnLine[] }) {
       <dd className="text-right font-semibold">
         <Said>{sugar_kg.toFixed(0)} kg</Said>
       </dd>
+      {sugar_kg >= 0.05 && (
+        <>
+          <dt className="text-soft">As syrup 2:1</dt>
+          <dd className="text-right font-semibold">
+            <Said>
+              {(sugar_kg / SYRUPS.syrup21.sugar_kgPerLitre).toFixed(1)} l, with {(sugar_kg / 2).toFixed(1)} l
+              of water
+            </Said>
+          </dd>
+        </>
+      )}
       {unknown > 0 && (
         <>
           <dt className="text-soft">Stores not known of</dt>
