@@ -7,7 +7,9 @@ import { sessionQuery, yardsQuery } from './queries.ts';
 /** The zone in which today is told, and entries are made: that of the yard on screen, else the first yard's, or this device's before there is one. */
 export function useZone(): string {
   const { data: yards } = useSuspenseQuery(yardsQuery);
-  const { yard: shown } = useParams();
+  const [params] = useSearchParams();
+  // Winter names its yard behind its address.
+  const { yard: shown = params.get('yard') ?? undefined } = useParams();
   const yard = yards.find(({ id }) => id === shown) ?? yards[0];
   return yard?.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
 }

@@ -13,6 +13,7 @@ import { Said } from '../parts/Said.tsx';
 import { RoomIcon } from '../yard/RoomIcon.tsx';
 import { odds } from './odds.ts';
 import { roomName } from './roomName.ts';
+import { useWinterAddress } from './useWinterAddress.ts';
 
 const ACTS: Readonly<Record<AutumnAct, string>> = {
   combine: 'combine',
@@ -36,6 +37,7 @@ interface BeforeWinterProps {
 /** Every colony of the yard in walking order: what is to be done, the sugar it wants, and how often it comes through. */
 export function BeforeWinter({ yard, lines, on, chosen, advised }: BeforeWinterProps) {
   const say = useSay();
+  const address = useWinterAddress();
   return (
     <table className="w-full border-collapse text-[0.9rem] leading-tight">
       <thead>
@@ -61,7 +63,7 @@ export function BeforeWinter({ yard, lines, on, chosen, advised }: BeforeWinterP
                 <Link
                   className="inline-flex min-h-11 items-center gap-1.5 pl-2 font-semibold underline lg:min-h-8"
                   aria-current={here ? 'true' : undefined}
-                  to={`/winter?yard=${yard}&box=${box.box.id}&bay=${room.bays[0] ?? ''}`}
+                  to={address.winter(yard, line)}
                 >
                   <RoomIcon room={room} size={15} /> {roomName(line)}
                 </Link>

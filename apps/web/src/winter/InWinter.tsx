@@ -4,6 +4,7 @@ import { useSay } from '../app/units.ts';
 import { RoomIcon } from '../yard/RoomIcon.tsx';
 import { odds } from './odds.ts';
 import { roomName } from './roomName.ts';
+import { useWinterAddress } from './useWinterAddress.ts';
 
 const ACTS: Readonly<Record<WatchAct, string>> = {
   feed: 'feed above the cluster',
@@ -24,6 +25,7 @@ interface InWinterProps {
 /** The yard in winter, most pressing first: what each asks for, its stores as brought on to today, and when they run low. */
 export function InWinter({ yard, lines, on, chosen }: InWinterProps) {
   const say = useSay();
+  const address = useWinterAddress();
   const pressing = lines.filter(({ act }) => act !== 'leave').slice(0, THIS_WEEK);
   return (
     <>
@@ -58,7 +60,7 @@ export function InWinter({ yard, lines, on, chosen }: InWinterProps) {
                   <Link
                     className="inline-flex min-h-11 items-center gap-1.5 pl-2 font-semibold underline lg:min-h-8"
                     aria-current={chosen === line ? 'true' : undefined}
-                    to={`/winter?yard=${yard}&box=${box.box.id}&bay=${room.bays[0] ?? ''}`}
+                    to={address.winter(yard, line)}
                   >
                     <RoomIcon room={room} size={15} /> {roomName(line)}
                   </Link>

@@ -24,10 +24,12 @@ import { StoresBar } from './StoresBar.tsx';
 import { ToSpring } from './ToSpring.tsx';
 import { usePreparation } from './usePreparation.ts';
 import type { WinterView } from './useWinter.ts';
+import { useWinterAddress } from './useWinterAddress.ts';
 
 /** One colony before winter: its room as it is, fitted to it, and both winters. */
 export function Prepare({ winter, line }: { winter: WinterView; line: AutumnLine }) {
   const say = useSay();
+  const address = useWinterAddress();
   const preparing = usePreparation(winter, line);
   const { preparation, setKept, arrangement } = preparing;
   const { box, room, seams, why } = line;
@@ -44,7 +46,7 @@ export function Prepare({ winter, line }: { winter: WinterView; line: AutumnLine
       <h2 className="mt-1 flex flex-wrap items-baseline gap-x-3 text-lg">
         <Link
           className="inline-flex items-center gap-2 underline"
-          to={`/yard/${winter.view.yard.id}?box=${box.box.id}&bay=${room.bays[0] ?? ''}`}
+          to={address.room(winter.view.yard.id, line)}
         >
           <RoomIcon room={room} size={16} /> {name}
         </Link>

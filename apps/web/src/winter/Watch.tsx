@@ -6,6 +6,7 @@ import { Course } from './Course.tsx';
 import { odds } from './odds.ts';
 import { roomName } from './roomName.ts';
 import type { WinterView } from './useWinter.ts';
+import { useWinterAddress } from './useWinterAddress.ts';
 
 /** One colony in winter: what it asks for and why, its hefts, and the rest of its way to spring. */
 export function Watch({ winter, line }: { winter: WinterView; line: WatchLine }) {
@@ -15,7 +16,7 @@ export function Watch({ winter, line }: { winter: WinterView; line: WatchLine })
   const { litresPerKg, smallSeams } = season.constants;
   const pitch_mm = box.model.compartments[room.position]?.frames[0]?.format.pitch_mm ?? 35;
   const bees_kg = forecast?.months[0]?.bees_kg.high ?? beesOfSeams(seams ?? 0, pitch_mm, litresPerKg);
-  const to = `/yard/${view.yard.id}?box=${box.box.id}&bay=${room.bays[0] ?? ''}`;
+  const to = useWinterAddress().room(view.yard.id, line);
   return (
     <div className="px-5 pb-4">
       <h2 className="mt-1 flex flex-wrap items-baseline gap-x-3 text-lg">
@@ -37,10 +38,7 @@ export function Watch({ winter, line }: { winter: WinterView; line: WatchLine })
       <p className="mt-1 max-w-prose">{say(line.why)}</p>
       <div className="no-print mt-2 flex flex-wrap gap-2">
         <Link className="button" to={to}>
-          Feed, count, what became of it…
-        </Link>
-        <Link className="button" to={`/yard/${view.yard.id}?box=${box.box.id}`}>
-          Hefted…
+          Heft, feed, count, what became of it…
         </Link>
       </div>
       <section aria-label="Hefts" className="mt-3 border-t border-hairline pt-2">

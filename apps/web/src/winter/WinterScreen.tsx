@@ -12,6 +12,7 @@ import { InWinter } from './InWinter.tsx';
 import { Prepare } from './Prepare.tsx';
 import { roomName } from './roomName.ts';
 import { useWinter } from './useWinter.ts';
+import { useWinterAddress } from './useWinterAddress.ts';
 import { Watch } from './Watch.tsx';
 import { WholeYard } from './WholeYard.tsx';
 
@@ -33,6 +34,7 @@ const NO_CHOICE = { box: undefined, bay: undefined };
 function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const say = useSay();
   const winter = useWinter(yard);
+  const address = useWinterAddress();
   useQuickYard(winter.view, NO_CHOICE);
   const [params] = useSearchParams();
   const { lines, time, figures, view, phase, watched } = winter;
@@ -54,7 +56,7 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
           {named && (
             <Link
               className="inline-flex min-h-11 items-center underline lg:hidden"
-              to={`/winter?yard=${yard.id}`}
+              to={address.winter(yard.id)}
             >
               All colonies
             </Link>
@@ -67,7 +69,7 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
                   <Link
                     key={id}
                     className="inline-flex min-h-11 items-center font-semibold underline lg:min-h-8"
-                    to={`/winter?yard=${id}`}
+                    to={address.winter(id)}
                   >
                     {name}
                   </Link>
@@ -76,7 +78,7 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
           )}
           <Link
             className="no-print ml-auto inline-flex min-h-11 items-center underline lg:min-h-8"
-            to={`/winter/sheet?yard=${yard.id}`}
+            to={address.sheet(yard.id)}
           >
             Sheet
           </Link>

@@ -13,6 +13,7 @@ import { CombStrip } from './CombStrip.tsx';
 import { doneAsPlanned } from './plan.ts';
 import { roomName } from './roomName.ts';
 import { useWinter, type WinterView } from './useWinter.ts';
+import { useWinterAddress } from './useWinterAddress.ts';
 
 /** All that is planned of a yard's winter in walking order, on paper and on the phone: each room before and after, to be ticked. */
 export function WinterSheet() {
@@ -37,6 +38,7 @@ const SHORT_CHECK = [
 function Sheet({ yard }: { yard: Yard }) {
   const say = useSay();
   const winter = useWinter(yard);
+  const address = useWinterAddress();
   const planned = winter.lines.filter(({ plan }) => plan && !plan.preparedOn);
   const sugar_kg = planned.reduce(
     (sum, { plan }) => sum + Math.max(0, (plan?.sugar_kg ?? 0) - (plan?.fed_kg ?? 0)),
@@ -47,10 +49,7 @@ function Sheet({ yard }: { yard: Yard }) {
       <div className="mx-auto max-w-4xl">
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
           <h1 className="text-xl">Winter sheet, {yard.name}</h1>
-          <Link
-            className="no-print inline-flex min-h-11 items-center underline"
-            to={`/winter?yard=${yard.id}`}
-          >
+          <Link className="no-print inline-flex min-h-11 items-center underline" to={address.winter(yard.id)}>
             Back to Winter
           </Link>
           <button type="button" className="button no-print ml-auto" onClick={() => window.print()}>
