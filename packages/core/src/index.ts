@@ -49,6 +49,7 @@ export {
   type ServedOpening,
 } from './box/model.ts';
 export { compartmentNames } from './box/names.ts';
+export { newBoard } from './box/newBoard.ts';
 export { type NewBody, newDesign } from './box/newDesign.ts';
 export {
   bodyWith,
@@ -229,7 +230,7 @@ export { type Paint, sunAt } from './warmth/sun.ts';
 export { warmth, warmthProblems } from './warmth/warmth.ts';
 export { type ReadWeather, readWeather } from './weather/readWeather.ts';
 export { type AutumnAct, type AutumnLine, autumnList, autumnTime } from './winter/autumn.ts';
-export { type End, fitCavity, newFollower } from './winter/cavity.ts';
+export type { End } from './winter/cavity.ts';
 export { type Climate, readClimate, winterMonths } from './winter/climate.ts';
 export { beesOfSeams, clusterRadius, effortWords, kgOfHeat, seamsOfBees, winter } from './winter/cluster.ts';
 export { estimatedDay, estimatedMean } from './winter/estimatedClimate.ts';
@@ -260,8 +261,8 @@ export {
   watchList,
   winterPhase,
 } from './winter/watch.ts';
+export { winterEntries } from './winter/winterEntries.ts';
 export { winteringPlan, winteringProblems, winteringProgramme } from './winter/wintering.ts';
-export { winterMoves } from './winter/winterMoves.ts';
 export { doing, type YardChoice, type YardWay, yardChoice } from './winter/yardOptions.ts';
 export { type BoxView, boxViews, type CompartmentView, isDue } from './yard/boxView.ts';
 export { clashesWith } from './yard/clash.ts';

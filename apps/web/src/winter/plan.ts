@@ -1,19 +1,8 @@
 import type { Payload, WinterAct, WinterRoom } from '@yellow-cell/contract';
-import {
-  type Arrangement,
-  type AutumnLine,
-  bodiesOf,
-  fitCavity,
-  inRoom,
-  newFollower,
-  type Preparation,
-  slotsOf,
-  winterMoves,
-} from '@yellow-cell/core';
+import { type Arrangement, type AutumnLine, type Preparation, winterEntries } from '@yellow-cell/core';
 import { newId } from '../app/ids.ts';
-import { type Draft, draft } from '../app/useLog.ts';
+import type { Draft } from '../app/useLog.ts';
 import { keptOf } from './kept.ts';
-import { roomName } from './roomName.ts';
 import type { Target } from './targets.ts';
 import type { Preparing } from './usePreparation.ts';
 import type { WinterView } from './useWinter.ts';
@@ -74,44 +63,12 @@ export function planOf(
   };
 }
 
-/** The entries of a plan that was carried out: frames out and beside each other, the follower where it stands. */
-export function doneAsPlanned(winter: WinterView, line: AutumnLine): Draft[] | { why: string } {
-  const { view } = winter;
-  const { box, room, plan } = line;
-  const compartment = box.model.compartments[room.position];
-  const of = inRoom(box.box, room);
+/** The entries of a plan that was carried out, or why it cannot be entered here. */
+export function doneAsPlanned(
+  { view }: WinterView,
+  { box, room, plan }: AutumnLine,
+): Draft[] | { why: string } {
   if (!plan) return { why: 'Nothing is planned.' };
-  if (plan.act === 'combine' && plan.with && room.colony)
-    return [draft('combined', { ...of, intoBox: plan.with.box, into: plan.with.colony })];
-  if (plan.to && (plan.act === 'move' || plan.act === 'pair'))
-    return { why: `Move it in the yard: ${roomName(line)}, Into another box… The plan is done with it.` };
-  if (!plan.room || !compartment) return [draft('winterPrepared', of)];
-  const moves = winterMoves(box.box.id, slotsOf(view.state, box.box, compartment, room), plan.room, newId);
-  if ('why' in moves) return moves;
-  const board = plan.room.follower ? followerDraft(line, plan.room.keeps.length, plan.room.end) : undefined;
-  return [
-    ...(moves.length > 0 ? [draft('framesMoved', { moves, purpose: 'reduce' })] : []),
-    ...(board ? [board] : []),
-    draft('winterPrepared', of),
-  ];
-}
-
-function followerDraft({ box, room }: AutumnLine, keeps: number, end: 'left' | 'right'): Draft | undefined {
-  const compartment = box.model.compartments[room.position];
-  const fit = compartment && fitCavity(box.design, compartment, keeps, end);
-  if (!fit || 'why' in fit) return undefined;
-  const { board, body, at_mm, framesLeft } = fit.place;
-  if (board !== undefined)
-    return draft('boardPlaced', { box: box.box.id, board, at_mm, framesLeft, groove: newId(), bay: newId() });
-  const drawn = bodiesOf(box.design).find(({ id }) => id === body);
-  return drawn
-    ? draft('boardAdded', {
-        box: box.box.id,
-        body,
-        board: newFollower(box.design, drawn, { board: newId(), groove: newId() }),
-        at_mm,
-        framesLeft,
-        bay: newId(),
-      })
-    : undefined;
+  const entries = winterEntries(view.state, box, room, plan, newId);
+  return 'why' in entries ? entries : entries.map((each) => each as Draft);
 }

@@ -5,6 +5,7 @@ import {
   drawnDesign,
   handPlacesFor,
   layerName,
+  newBoard,
   showLength,
   withBody,
 } from '@yellow-cell/core';
@@ -15,7 +16,7 @@ import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Said } from '../parts/Said.tsx';
 import { Form } from './Form.tsx';
-import { NEW_LAYERS, newBoard } from './stackParts.ts';
+import { NEW_LAYERS } from './stackParts.ts';
 import type { Send } from './useWarned.tsx';
 import type { BoxView, YardView } from './useYard.ts';
 
@@ -191,8 +192,9 @@ export function BoardForm({ boxView, stack, send, onDone }: StackFormProps) {
   const [bodyId, setBody] = useState(bodies[0]?.id ?? '');
   const [kind, setKind] = useState<Board['kind']>('follower');
   const [place, setPlace] = useState(0);
+  const [ids] = useState(() => ({ board: newId(), groove: newId() }));
   const body = bodies.find(({ id }) => id === bodyId);
-  const board = body && newBoard(kind, stack, body);
+  const board = body && newBoard(kind, stack, body, ids);
   const places = board ? placesFor(design, bodyId, board) : [];
   const chosen = places[place];
   const set = () => {

@@ -1,5 +1,5 @@
-import type { Board, Body, DesignContent, Sheet } from '@yellow-cell/contract';
-import { bodiesOf, coverSheet, EXCLUDER_SLOT_MM, emptyBody, MESH_MM, tightBoard } from '@yellow-cell/core';
+import type { Body, DesignContent, Sheet } from '@yellow-cell/contract';
+import { bodiesOf, coverSheet, EXCLUDER_SLOT_MM, emptyBody, MESH_MM } from '@yellow-cell/core';
 import { newId } from '../app/ids.ts';
 
 type Layer = DesignContent['layers'][number];
@@ -63,12 +63,3 @@ export const NEW_LAYERS: Readonly<Record<string, (design: DesignContent) => Laye
   Tray: () => flat('tray', { thickness: { mm: TRAY_MM } }),
   'Closer board': () => flat('board', { thickness: { mm: TRAY_MM } }),
 };
-
-/** A board that no drawing of the box has, for a body. */
-export function newBoard(kind: Board['kind'], design: DesignContent, body: Body): Board {
-  const isLowest = bodiesOf(design)[0]?.id === body.id;
-  const thickness = body.boards[0]?.thickness ?? { mm: kind === 'excluder' ? GRID_MM : 9.5 };
-  const board = tightBoard(newId(), newId(), thickness, isLowest ? design.floor.lip.mm : 0);
-  const slot = kind === 'excluder' ? EXCLUDER_SLOT_MM : kind === 'screen' ? MESH_MM : null;
-  return { ...board, kind, slot };
-}

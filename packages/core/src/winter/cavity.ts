@@ -1,9 +1,9 @@
-import type { Board, Body, DesignContent } from '@yellow-cell/contract';
+import type { Board, DesignContent } from '@yellow-cell/contract';
 import { type Column, columnsOf } from '../box/columns.ts';
 import { handPlacesFor, withHandPlaces } from '../box/handPlace.ts';
 import { type Compartment, deriveBox } from '../box/model.ts';
+import { newBoard } from '../box/newBoard.ts';
 import { withBody, withPart } from '../box/parts.ts';
-import { tightBoard } from '../box/plainParts.ts';
 import { bodiesOf } from '../box/stack.ts';
 import { countOf } from '../say/words.ts';
 
@@ -27,13 +27,28 @@ export interface FittedCavity {
 
 const PLACE = { groove: 'winter groove', bay: 'winter bay' } as const;
 const NEW_BOARD = 'winter follower';
-const FOLLOWER_MM = 9.5;
 
 /**
  * A room fitted to so many frames at one of its ends, by a follower beside them (handbook 7, arrangement); or why no
  * follower can stand there. The design is the box as it stands.
  */
 export function fitCavity(
+  design: DesignContent,
+  room: Compartment,
+  keeps: number,
+  end: End,
+): FittedCavity | { why: string } {
+  const known = fits.get(design) ?? new Map<string, FittedCavity | { why: string }>();
+  fits.set(design, known);
+  const key = [room.bays.join(), keeps, end].join('|');
+  const found = known.get(key) ?? fitted(design, room, keeps, end);
+  known.set(key, found);
+  return found;
+}
+/** Boxes of a version stand alike, and one is asked again with every frame that is dragged. */
+const fits = new WeakMap<DesignContent, Map<string, FittedCavity | { why: string }>>();
+
+function fitted(
   design: DesignContent,
   room: Compartment,
   keeps: number,
@@ -47,11 +62,11 @@ export function fitCavity(
   if (keeps >= room.frames.length) return { why: 'All its frames stay: no follower is needed.' };
   if (keeps < 1) return { why: 'No frame stays.' };
   const there = followerBeside(column, end);
-  const board = there ?? newFollower(design, body);
-  const fitted = there
+  const board = there ?? newBoard('follower', design, body, { board: NEW_BOARD, groove: PLACE.groove });
+  const withBoard = there
     ? design
     : withBody(design, body.id, (now) => ({ ...now, boards: [...now.boards, board] }));
-  const found = handPlacesFor(fitted, board.id).find(
+  const found = handPlacesFor(withBoard, board.id).find(
     ({ at_mm, frames }) =>
       at_mm > column.x[0] && at_mm < column.x[1] && frames[end === 'left' ? 0 : 1] === keeps,
   );
@@ -61,7 +76,7 @@ export function fitCavity(
     };
   const { at_mm, framesLeft } = found;
   const placed = withPart(
-    withHandPlaces(fitted, [{ board: board.id, at_mm, framesLeft, ...PLACE }]),
+    withHandPlaces(withBoard, [{ board: board.id, at_mm, framesLeft, ...PLACE }]),
     board.id,
     {
       groove: PLACE.groove,
@@ -85,18 +100,4 @@ export function fitCavity(
 function followerBeside({ left, right }: Column, end: End): Board | undefined {
   const board = (end === 'left' ? right : left)?.board;
   return board?.kind === 'follower' || board?.kind === 'dummy' ? board : undefined;
-}
-
-/** As deep as the body and, in the lowest, down to the floor: tight on four edges. */
-export function newFollower(
-  design: DesignContent,
-  body: Body,
-  ids = { board: NEW_BOARD, groove: PLACE.groove as string },
-): Board {
-  const lowest = bodiesOf(design)[0]?.id === body.id;
-  const thickness = { mm: FOLLOWER_MM };
-  return {
-    ...tightBoard(ids.board, ids.groove, thickness, lowest ? design.floor.lip.mm : 0),
-    kind: 'follower',
-  };
 }

@@ -2,6 +2,7 @@ import type { CombSide, LogEvent, Payload } from '@yellow-cell/contract';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveBox } from '../box/model.ts';
+import { newBoard } from '../box/newBoard.ts';
 import { bodiesOf } from '../box/stack.ts';
 import { standardDesign } from '../box/standardDesign.ts';
 import { plusDays } from '../calendar/days.ts';
@@ -16,16 +17,18 @@ import { slotsOf } from '../yard/slots.ts';
 import type { Known } from '../yard/state.ts';
 import { told, YARD } from '../yard/story.test.kit.ts';
 import { warningsOf } from '../yard/warn/warnings.ts';
-import { fitCavity, newFollower } from './cavity.ts';
+import { fitCavity } from './cavity.ts';
 import { beesOfSeams } from './cluster.ts';
 import { estimatedWinter } from './estimatedClimate.ts';
 import { comesThrough, winterAhead, winterNeed } from './forecast.ts';
 import { type Arrangement, prepareRoom } from './preparation.ts';
 import { fullSide } from './reduce.ts';
 import { warmSide } from './warmSide.ts';
+import { winterEntries } from './winterEntries.ts';
 import { winterMoves } from './winterMoves.ts';
 
 const ON = '2026-10-10';
+let made = 0;
 const plain = standardDesign({ format: 'langstroth-deep', thickness: { mm: 9.5 }, frames: [10] });
 const [room] = deriveBox(plain).compartments;
 if (!room) throw new Error('No room.');
@@ -333,6 +336,35 @@ describe('the frames of a plan', () => {
     );
   });
 
+  it('are where the bees are, once the follower stands, however few they are and at either end', () => {
+    for (const end of ['left', 'right'] as const)
+      for (const count of [1, 3, 4, 7]) {
+        const { state, box, compartment } = scene(AUDITS);
+        const keeps = slots.slice(2, 2 + count).map((slot) => ({ slot, turned: false }));
+        const done = { act: 'reduce', room: { keeps, end, follower: true, insulation_mm: 0 } } as const;
+        const plan = { ...done, on: ON, sugar_kg: 0, fed_kg: 0 };
+        const entries = winterEntries(state, box, compartment, plan, () => `new ${count} ${made++}`);
+        if ('why' in entries) throw new Error(entries.why);
+        const events = entries.map(({ kind, payload }) => told(kind, '2026-10-09', payload as never));
+        const booked = told('winterPlanned', '2026-10-08', { box: 'b', colony: 'a', sugar_kg: 0, ...done });
+        const after = scene([...AUDITS, booked, ...events]);
+        expect(after.state.toSettle).toEqual([]);
+        const lived = after.box.compartments.filter(({ colony }) => colony?.id === 'a');
+        expect([end, count, lived.map(({ frames }) => frames)]).toEqual([end, count, [count]]);
+        const [start] = lived[0] ? [after.box.model.compartments[lived[0].position]?.x[0]] : [];
+        expect(start === room.x[0]).toBe(end === 'left');
+      }
+  });
+
+  it('and no follower is entered where none can stand any more: it says why', () => {
+    const { state, box, compartment } = scene(AUDITS);
+    const keeps = slots.map((slot) => ({ slot, turned: false }));
+    const plan = { act: 'reduce', room: { keeps, end: 'left', follower: true, insulation_mm: 0 } } as const;
+    expect(
+      winterEntries(state, box, compartment, { ...plan, on: ON, sugar_kg: 0, fed_kg: 0 }, () => 'x'),
+    ).toMatchObject({ why: expect.stringContaining('All its frames stay') });
+  });
+
   it('are refused where one of them hangs there no more', () => {
     const { state, box, compartment } = scene(AUDITS);
     const hung = slotsOf(state, box.box, room, compartment);
@@ -501,5 +533,8 @@ describe('the side that the sun warms', () => {
 it('names a new follower tight, down to a lip of the floor', () => {
   const [body] = bodiesOf(plain);
   if (!body) throw new Error('No body.');
-  expect(newFollower(plain, body)).toMatchObject({ kind: 'follower', down: plain.floor.lip });
+  expect(newBoard('follower', plain, body, { board: 'b', groove: 'g' })).toMatchObject({
+    kind: 'follower',
+    down: plain.floor.lip,
+  });
 });

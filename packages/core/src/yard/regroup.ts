@@ -39,7 +39,7 @@ export const compartmentsNow = (told: Colonies, box: BoxState): readonly Compart
  */
 export function regroup(told: Colonies, box: BoxState, on: Day): void {
   const compartments = compartmentsNow(told, box);
-  for (const [id, home] of partsKept(compartments, livingIn(told.colonies, box))) {
+  for (const [id, home] of partsKept(compartments, livingIn(told.colonies, box), box)) {
     const colony = told.colonies.get(id);
     if (colony) told.colonies.set(id, { ...colony, home, bays: home });
   }
@@ -69,20 +69,26 @@ export const withCareOf = (colony: Colony, joins: readonly Colony[]): Colony => 
   return strips.length > 0 ? { ...colony, strips } : colony;
 };
 
-/** The bays of its home that each parted colony keeps: where its queen is known to be, else where it has most frames; of parts alike, the one that no other bees are in. */
+/**
+ * The bays of its home that each parted colony keeps: where its queen is known to be, else where most of its frames
+ * hang; of parts alike, the one that no other bees are in. Bees stay on combs: places without a frame hold none.
+ */
 export function partsKept(
   compartments: readonly Compartment[],
   living: readonly Colony[],
+  { emptySlots = [] }: Pick<BoxState, 'emptySlots'>,
 ): Map<string, string[]> {
   return new Map(
     living.flatMap((colony): [string, string[]][] => {
       const parts = compartments.filter(({ bays }) => meets(colony.home, bays));
       if (parts.length < 2) return [];
       const framesOf = ({ frames }: Compartment) =>
-        frames.filter(({ bay }) => colony.home.includes(bay)).length;
+        frames.filter(({ id, bay }) => colony.home.includes(bay) && !emptySlots.includes(id)).length;
       const isFree = ({ bays }: Compartment) =>
         !living.some((other) => other.id !== colony.id && meets(other.home, bays));
-      const queens = parts.find(({ bays }) => colony.queenIn !== undefined && bays.includes(colony.queenIn));
+      const queens = parts.find(
+        (part) => colony.queenIn !== undefined && part.bays.includes(colony.queenIn) && framesOf(part) > 0,
+      );
       const kept =
         queens ??
         parts.reduce((best, part) => {

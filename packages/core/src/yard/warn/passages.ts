@@ -166,7 +166,7 @@ function joining(
 ): ReachWarning[] {
   const living = livingIn(colonies, box);
   const { compartments } = deriveBox(next);
-  const kept = partsKept(compartments, living);
+  const kept = partsKept(compartments, living, box);
   const homesNow = deriveBox(now).compartments;
   const homeOf = (colony: Colony) => homesNow.findIndex(({ bays }) => meets(colony.home, bays));
   return compartments.flatMap(({ bays, spaces }): ReachWarning[] => {
