@@ -1,12 +1,4 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { FramePurpose, Yard } from '@yellow-cell/contract';
 import { slotsOf } from '@yellow-cell/core';
@@ -23,7 +15,7 @@ import { Equalise } from './Equalise.tsx';
 import { movesBetween, type Place } from './moves.ts';
 import { Outside } from './Outside.tsx';
 import { Room } from './Room.tsx';
-import { slotSteps } from './slotSteps.ts';
+import { useFrameSensors } from './useFrameSensors.ts';
 
 /** Frames of one box, or of two side by side: looked through, carried, turned, taken out and put back. */
 export function FramesScreen() {
@@ -40,10 +32,7 @@ function Frames({ yard }: { yard: Yard }) {
   const [refused, setRefused] = useState<string>();
   const [advise, setAdvise] = useState(false);
   const { send, asking } = useWarned(view);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: slotSteps }),
-  );
+  const sensors = useFrameSensors();
   const chosen = [params.get('box'), params.get('with')].flatMap(
     (id) => view.boxes.find(({ box }) => box.id === id) ?? [],
   );

@@ -5,7 +5,7 @@ import {
   countOf,
   SYRUPS,
   showDay,
-  winterWork,
+  winterAct,
 } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useSay } from '../app/units.ts';
@@ -57,11 +57,11 @@ export function BeforeWinter({ yard, lines, on, chosen, advised }: BeforeWinterP
           return (
             <tr
               key={id}
-              className={`border-b border-hairline ${here ? 'bg-glow shadow-[inset_4px_0_0_var(--yellow)]' : ''}`}
+              className={`relative border-b border-hairline ${here ? 'bg-glow shadow-[inset_4px_0_0_var(--yellow)]' : ''}`}
             >
               <th scope="row" className="py-0.5 text-left">
                 <Link
-                  className="inline-flex min-h-11 items-center gap-1.5 pl-2 font-semibold underline lg:min-h-8"
+                  className="inline-flex min-h-12 items-center gap-1.5 pl-2 font-semibold underline after:absolute after:inset-0 lg:min-h-8"
                   aria-current={here ? 'true' : undefined}
                   to={address.winter(yard, line)}
                 >
@@ -88,7 +88,7 @@ export function BeforeWinter({ yard, lines, on, chosen, advised }: BeforeWinterP
 /** What is planned, or advised; where neither is, how it stands. */
 function doing({ act, plan, room, seams, keeps, winter }: AutumnLine, advised: boolean, on: string): string {
   if (plan?.preparedOn) return `prepared ${showDay(plan.preparedOn, on)}`;
-  if (plan) return winterWork(plan).split(':')[0] || (plan.sugar_kg > 0 ? 'feed' : 'left alone');
+  if (plan) return winterAct(plan) || (plan.sugar_kg > 0 ? 'feed' : 'left alone');
   if (!advised)
     return seams === undefined ? 'seams not known' : `${countOf(seams, 'seam')} on ${room.frames}`;
   if (act === 'reduce' && keeps !== undefined) return `reduce to ${keeps}`;

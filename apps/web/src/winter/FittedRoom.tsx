@@ -37,7 +37,7 @@ export function FittedRoom({ name, preparing }: { name: string; preparing: Prepa
         {arrangement.end === 'left' && void_}
       </Cavity>
       <div className="no-print mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
-        <label className="flex min-h-8 items-center gap-2">
+        <label className="flex min-h-8 items-center gap-2 max-lg:min-h-12">
           <input
             type="checkbox"
             checked={arrangement.follower}
@@ -56,7 +56,7 @@ export function FittedRoom({ name, preparing }: { name: string; preparing: Prepa
             <option value="right">right</option>
           </select>
         </label>
-        <button type="button" className="min-h-8 underline" onClick={reset}>
+        <button type="button" className="min-h-8 underline max-lg:min-h-12" onClick={reset}>
           As the rules have it
         </button>
       </div>

@@ -54,11 +54,11 @@ export function InWinter({ yard, lines, on, chosen }: InWinterProps) {
             return (
               <tr
                 key={`${box.box.id} ${room.position}`}
-                className={`border-b border-hairline ${chosen === line ? 'bg-glow shadow-[inset_4px_0_0_var(--yellow)]' : ''}`}
+                className={`relative border-b border-hairline ${chosen === line ? 'bg-glow shadow-[inset_4px_0_0_var(--yellow)]' : ''}`}
               >
                 <th scope="row" className="py-0.5 text-left">
                   <Link
-                    className="inline-flex min-h-11 items-center gap-1.5 pl-2 font-semibold underline lg:min-h-8"
+                    className="inline-flex min-h-12 items-center gap-1.5 pl-2 font-semibold underline after:absolute after:inset-0 lg:min-h-8"
                     aria-current={chosen === line ? 'true' : undefined}
                     to={address.winter(yard, line)}
                   >

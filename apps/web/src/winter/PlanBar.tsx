@@ -39,7 +39,7 @@ export function PlanBar({ winter, line, preparing }: PlanBarProps) {
   const lacks = GOES.includes(act) && !target;
   const book = () => {
     if (wants && reason.trim() === '') return;
-    const payload = planOf(act, target, preparing, preparation, of, { by, reason: reason.trim() });
+    const payload = planOf(act, target, preparing, preparation, line, of, { by, reason: reason.trim() });
     void send(`${name}: winter planned`, [draft('winterPlanned', payload)]);
   };
   const done = () => {

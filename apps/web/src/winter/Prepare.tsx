@@ -1,17 +1,9 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import { type AutumnLine, countOf, statusLine } from '@yellow-cell/core';
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
+import { type AutumnLine, countOf, showDay, statusLine } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useSay } from '../app/units.ts';
 import { CombKey } from '../frames/CombBar.tsx';
-import { slotSteps } from '../frames/slotSteps.ts';
+import { useFrameSensors } from '../frames/useFrameSensors.ts';
 import { Notice } from '../parts/Notice.tsx';
 import { RoomIcon } from '../yard/RoomIcon.tsx';
 import { AsItIs } from './AsItIs.tsx';
@@ -33,10 +25,7 @@ export function Prepare({ winter, line }: { winter: WinterView; line: AutumnLine
   const preparing = usePreparation(winter, line);
   const { preparation, setKept, arrangement } = preparing;
   const { box, room, seams, why } = line;
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: slotSteps }),
-  );
+  const sensors = useFrameSensors();
   const name = roomName(line);
   const drop = ({ active, over }: DragEndEvent) => {
     if (preparation && over) setKept(carried(keptOf(preparation.frames), String(active.id), String(over.id)));
@@ -62,7 +51,8 @@ export function Prepare({ winter, line }: { winter: WinterView; line: AutumnLine
           )}
         </span>
       </h2>
-      {winter.time.is !== 'expanding' && <p className="max-w-prose">{say(why)}</p>}
+      {winter.advised && <p className="max-w-prose">{say(why)}</p>}
+      <p className="text-sm text-soft">{say(knownOf(line, winter.view.on))}</p>
       {preparation ? (
         <>
           <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
@@ -72,7 +62,7 @@ export function Prepare({ winter, line }: { winter: WinterView; line: AutumnLine
             </div>
           </DndContext>
           <details className="mt-1 text-sm">
-            <summary className="inline-flex min-h-8 items-center text-soft underline">
+            <summary className="inline-flex min-h-8 items-center max-lg:min-h-12 text-soft underline">
               What the strips show
             </summary>
             <CombKey />
@@ -97,6 +87,22 @@ export function Prepare({ winter, line }: { winter: WinterView; line: AutumnLine
       )}
     </div>
   );
+}
+
+const BY = {
+  looked: 'as looked through',
+  weighed: 'by the weight of its box',
+  felt: 'by a heft, a guess',
+} as const;
+
+/** What is known of its stores, and when it was treated last: a colony without is marked. */
+function knownOf({ stores_kg, storesBy, room: { colony } }: AutumnLine, on: string): string {
+  const stores =
+    stores_kg === undefined || storesBy === undefined
+      ? 'Stores not known'
+      : `${stores_kg.toFixed(1)} kg of stores, ${BY[storesBy]}`;
+  const treated = colony?.treatedOn ? `treated ${showDay(colony.treatedOn, on)}` : 'no treatment recorded';
+  return `${stores} · ${treated}.`;
 }
 
 const pitchOf = ({ box, room }: AutumnLine): number =>

@@ -20,7 +20,7 @@ export function StoresBar({ preparation }: { preparation: Preparation }) {
           <strong>Stores that stay</strong>{' '}
           {stores_kg === undefined ? 'not known: heft it' : say(`${stores_kg.toFixed(1)} kg`)}
         </span>
-        <span className="text-soft">{say(`to carry ${carry_kg.toFixed(1)} kg`)}</span>
+        <span className="text-soft">{say(`to carry ${carry_kg.toFixed(1)} kg, so fitted`)}</span>
       </p>
       <div className="relative mt-1 h-5 border border-dashed border-ink">
         <div

@@ -1,4 +1,12 @@
-import { beesOfSeams, countOf, seamsOfBees, showDay, statusLine, type WatchLine } from '@yellow-cell/core';
+import {
+  beesOfSeams,
+  comesThrough,
+  countOf,
+  seamsOfBees,
+  showDay,
+  statusLine,
+  type WatchLine,
+} from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useSay } from '../app/units.ts';
 import { RoomIcon } from '../yard/RoomIcon.tsx';
@@ -12,10 +20,9 @@ import { useWinterAddress } from './useWinterAddress.ts';
 export function Watch({ winter, line }: { winter: WinterView; line: WatchLine }) {
   const say = useSay();
   const { view, season } = winter;
-  const { box, room, readings, factor, forecast, seams, stores_kg } = line;
+  const { box, room, readings, factor, forecast, seams, stores_kg, bees_kg } = line;
   const { litresPerKg, smallSeams } = season.constants;
   const pitch_mm = box.model.compartments[room.position]?.frames[0]?.format.pitch_mm ?? 35;
-  const bees_kg = forecast?.months[0]?.bees_kg.high ?? beesOfSeams(seams ?? 0, pitch_mm, litresPerKg);
   const to = useWinterAddress().room(view.yard.id, line);
   return (
     <div className="px-5 pb-4">
@@ -65,7 +72,7 @@ export function Watch({ winter, line }: { winter: WinterView; line: WatchLine })
           </p>
         )}
       </section>
-      {forecast && stores_kg !== undefined && (
+      {forecast && stores_kg !== undefined && bees_kg !== undefined && (
         <div className="mt-3 grid gap-x-6 gap-y-2 border-t border-hairline pt-2 sm:grid-cols-[minmax(0,1fr)_15rem]">
           <Course
             title="From today to spring"
@@ -83,7 +90,7 @@ export function Watch({ winter, line }: { winter: WinterView; line: WatchLine })
             <dd className="text-right font-semibold">{odds(1 - forecast.starved - forecast.dwindled)}</dd>
             <dt className="text-soft">{`with ${smallSeams} seams or more`}</dt>
             <dd className="text-right font-semibold">
-              {odds(strong(forecast.spring_kg, beesOfSeams(smallSeams, pitch_mm, litresPerKg)))}
+              {odds(comesThrough(forecast, beesOfSeams(smallSeams, pitch_mm, litresPerKg)))}
             </dd>
           </dl>
         </div>
@@ -91,6 +98,3 @@ export function Watch({ winter, line }: { winter: WinterView; line: WatchLine })
     </div>
   );
 }
-
-const strong = (spring_kg: readonly number[], least_kg: number): number =>
-  spring_kg.filter((kg) => kg >= least_kg).length / Math.max(1, spring_kg.length);

@@ -10,7 +10,7 @@ import {
   yardChoice,
 } from '@yellow-cell/core';
 import { useState } from 'react';
-import { sendJson } from '../app/api.ts';
+import { ApiError, sendJson } from '../app/api.ts';
 import { keep, readKept } from '../app/kept.ts';
 import { useSay } from '../app/units.ts';
 import { type Draft, draft } from '../app/useLog.ts';
@@ -18,38 +18,54 @@ import { TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { useWarned } from '../yard/useWarned.tsx';
 import { usualArrangement, warmSideOf } from './arrangement.ts';
-import { planFrom } from './plan.ts';
+import { bookedSugar, LEAST_FEED_KG, planFrom } from './plan.ts';
 import { roomName } from './roomName.ts';
 import type { WinterView } from './useWinter.ts';
 
 type Prices = WinteringQuestion['prices'];
 const PRICES = 'yc-winter-prices';
+interface Found {
+  lines: WinterView['lines'];
+  prices: Prices;
+  choice: YardChoice;
+  answer: WinteringAnswer;
+}
+const NOTHING: WinteringAnswer = { best: null, bound: 0, second: null };
+
+/** What the server says of a question that it does not take, or that nobody answered. */
+const whyNot = (error: unknown): string =>
+  (error instanceof ApiError && error.judged && error.details?.problems?.[0]?.sentence) ||
+  'The server does not answer; try again in a moment.';
+
 const USUAL: Prices = { colony: 150, sugar_kg: 1, hour: 15 };
 
 /** The whole yard as one choice: worked out by its prices, shown against the second best, and taken as plans of all. */
 export function WholeYard({ winter }: { winter: WinterView }) {
   const say = useSay();
-  const { send, asking } = useWarned(winter.view);
+  const { send, asking: warned } = useWarned(winter.view);
   const [prices, setPrices] = useState(() => readKept<Prices>(PRICES) ?? USUAL);
-  const [found, setFound] = useState<{ choice: YardChoice; answer: WinteringAnswer }>();
-  const [state, setState] = useState<'idle' | 'asking' | 'failed'>('idle');
+  const [last, setLast] = useState<Found>();
+  const [asking, setAsking] = useState(false);
+  const [failed, setFailed] = useState<string>();
   const [second, setSecond] = useState(false);
   const { lines, view, season } = winter;
+  // What was found of another state of the yard, or at other prices, is no plan of this one.
+  const found = last?.lines === lines && last.prices === prices ? last : undefined;
   const work = async () => {
-    setState('asking');
+    setAsking(true);
+    setFailed(undefined);
     setSecond(false);
     try {
       const choice = yardChoice(lines, view.boxes, season, prices);
-      if (choice.question.colonies.length === 0) {
-        setState('idle');
-        setFound({ choice, answer: { best: null, bound: 0, second: null } });
-        return;
-      }
-      const answer = await sendJson<WinteringAnswer>('POST', '/compute/wintering', choice.question);
-      setFound({ choice, answer });
-      setState('idle');
-    } catch {
-      setState('failed');
+      const answer =
+        choice.question.colonies.length === 0
+          ? NOTHING
+          : await sendJson<WinteringAnswer>('POST', '/compute/wintering', choice.question);
+      setLast({ lines, prices, choice, answer });
+    } catch (error) {
+      setFailed(whyNot(error));
+    } finally {
+      setAsking(false);
     }
   };
   const price = (name: keyof Prices, value: string) => {
@@ -65,7 +81,7 @@ export function WholeYard({ winter }: { winter: WinterView }) {
     void send(
       `Winter planned for ${chosen.length} colonies`,
       chosen.map((way) => planned(winter, way)),
-    ).then((done) => done === 'delivered' && setFound(undefined));
+    ).then((done) => done === 'delivered' && setLast(undefined));
   return (
     <section aria-label="The whole yard" className="no-print mt-4 border-t border-hairline pt-2">
       <h3 className="font-semibold">The whole yard as one choice</h3>
@@ -90,20 +106,15 @@ export function WholeYard({ winter }: { winter: WinterView }) {
           />
         ))}
       </div>
-      <button
-        type="button"
-        className="button w-full"
-        disabled={state === 'asking'}
-        onClick={() => void work()}
-      >
-        {state === 'asking' ? 'Working it out…' : 'Work it out'}
+      <button type="button" className="button w-full" disabled={asking} onClick={() => void work()}>
+        {asking ? 'Working it out…' : 'Work it out'}
       </button>
-      {state === 'failed' && (
+      {failed && (
         <p role="alert" className="mt-1 text-danger">
-          The server does not answer; try again in a moment.
+          {failed}
         </p>
       )}
-      {asking}
+      {warned}
       {found && !plan && (
         <p className="mt-2">
           {found.choice.question.colonies.length === 0
@@ -170,10 +181,9 @@ const asTheyStand = ({ question }: YardChoice): WinteringPlan =>
 const chosenWays = ({ ways }: YardChoice, options: readonly number[]): YardWay[] =>
   ways.flatMap((some, colony) => some[options[colony] ?? 0] ?? []);
 
-/** The plan of one colony: frames and board as the rules have them, or where it goes. */
+/** The plan of one colony: frames and board as the rules have them and feed as its own page says it, or where it goes. */
 function planned({ view, season }: WinterView, { act, line, at, into, sugar_kg }: YardWay): Draft {
   const of = inRoom(line.box.box, line.room);
-  const sugar = Number(sugar_kg.toFixed(2));
   if (act === 'combine' && into?.room.colony)
     return draft('winterPlanned', {
       ...of,
@@ -188,16 +198,20 @@ function planned({ view, season }: WinterView, { act, line, at, into, sugar_kg }
       act,
       to: { box: at.box.box.id, bays: [...at.room.bays] },
       where: `${at.box.box.label} ${at.room.name}`,
-      sugar_kg: sugar,
+      sugar_kg: bookedSugar(sugar_kg),
     });
-  const arrangement = usualArrangement(line, warmSideOf(view, line, season.on));
+  const arrangement = usualArrangement(line, warmSideOf(view, line, season.on), season.constants);
   const known = { seams: line.seams, stores_kg: line.stores_kg };
   const preparation = prepareRoom(view.state, line.box, line.room, known, arrangement, season);
-  const room = act === 'reduce' && preparation ? planFrom(arrangement, preparation) : undefined;
-  return draft('winterPlanned', {
-    ...of,
-    act: act === 'reduce' ? 'reduce' : sugar >= 0.1 ? 'feed' : 'leave',
-    ...(room ? { room } : {}),
-    sugar_kg: sugar,
-  });
+  if (act === 'reduce' && preparation) {
+    const room = planFrom(arrangement, preparation);
+    return draft('winterPlanned', {
+      ...of,
+      act,
+      ...(room ? { room } : {}),
+      sugar_kg: bookedSugar(preparation.sugar_kg),
+    });
+  }
+  const sugar = bookedSugar(line.sugar_kg);
+  return draft('winterPlanned', { ...of, act: sugar >= LEAST_FEED_KG ? 'feed' : 'leave', sugar_kg: sugar });
 }

@@ -37,8 +37,7 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const address = useWinterAddress();
   useQuickYard(winter.view, NO_CHOICE);
   const [params] = useSearchParams();
-  const { lines, time, figures, view, phase, watched } = winter;
-  const advised = time.is !== 'expanding';
+  const { lines, time, figures, view, phase, watched, advised } = winter;
   const isNamed = ({ box, room }: Pick<AutumnLine, 'box' | 'room'>): boolean =>
     box.box.id === params.get('box') && (!params.get('bay') || room.bays.includes(params.get('bay') ?? ''));
   const followed = watched.find(isNamed) ?? watched[0];

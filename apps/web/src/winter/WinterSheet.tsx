@@ -87,7 +87,7 @@ function Card({ winter, line }: { winter: WinterView; line: AutumnLine }) {
   const { send, asking } = useWarned(view);
   const { plan, box, room, seams, stores_kg } = line;
   const preparation = useMemo(() => {
-    const usual = usualArrangement(line, warmSideOf(view, line, season.on));
+    const usual = usualArrangement(line, warmSideOf(view, line, season.on), season.constants);
     const arrangement = plan?.room ? { ...usual, ...plan.room, kept: plan.room.keeps } : usual;
     return plan?.room && prepareRoom(view.state, box, room, { seams, stores_kg }, arrangement, season);
   }, [view, line, season, plan, box, room, seams, stores_kg]);

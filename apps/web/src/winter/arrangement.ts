@@ -1,6 +1,7 @@
 import {
   type Arrangement,
   type AutumnLine,
+  type Constants,
   compassPoint,
   type End,
   type School,
@@ -11,7 +12,6 @@ import { readKept } from '../app/kept.ts';
 import type { YardView } from '../yard/useYard.ts';
 
 export const SCHOOL = 'yc-winter-school';
-const INSULATION_MM = 60;
 /** More by so much, one side is told from the other. */
 const TOLD_APART = 0.03;
 
@@ -26,14 +26,18 @@ export function warmSideOf(view: YardView, { box }: AutumnLine, on: string): War
 }
 
 /** As a colony is wintered where nobody says otherwise: at its partner, or at the sun; stores by the breeder's school. */
-export function usualArrangement(line: AutumnLine, warm: Warm | undefined): Arrangement {
+export function usualArrangement(
+  line: AutumnLine,
+  warm: Warm | undefined,
+  { winterInsulation_mm }: Constants,
+): Arrangement {
   const sunSide = warm?.end ?? 'left';
   return {
     school: readKept<School>(SCHOOL) ?? (warm ? 'sun' : 'both'),
     sunSide,
     end: besidePartner(line) ?? sunSide,
     follower: true,
-    insulation_mm: INSULATION_MM,
+    insulation_mm: winterInsulation_mm,
   };
 }
 

@@ -26,7 +26,10 @@ export function usualAct(line: AutumnLine, preparing: Preparing, preparation: Pr
   if (line.act === 'reduce' || planFrom(preparing.arrangement, preparation)) return 'reduce';
   return preparation.sugar_kg >= LEAST_FEED_KG ? 'feed' : 'leave';
 }
-const LEAST_FEED_KG = 0.1;
+/** Less is not worth a jar, in kg of sugar. */
+export const LEAST_FEED_KG = 0.1;
+/** Sugar as it is booked: to ten grams. */
+export const bookedSugar = (sugar_kg: number): number => Number(sugar_kg.toFixed(2));
 
 /** The room as it is drawn; undefined where that changes nothing. */
 export function planFrom(
@@ -47,6 +50,7 @@ export function planOf(
   target: Target | undefined,
   preparing: Preparing,
   preparation: Preparation,
+  line: AutumnLine,
   of: Pick<Plan, 'box' | 'colony' | 'bay'>,
   { by, reason }: { by: string; reason: string },
 ): Plan {
@@ -56,8 +60,11 @@ export function planOf(
     act,
     ...(room ? { room } : {}),
     ...(target?.plan ?? {}),
-    // What joins another is not fed for itself.
-    sugar_kg: act === 'combine' || act === 'leave' ? 0 : Number(preparation.sugar_kg.toFixed(2)),
+    // What joins another is not fed for itself; a room that is not fitted wants what it wants as it is.
+    sugar_kg:
+      act === 'combine' || act === 'leave'
+        ? 0
+        : bookedSugar(act === 'reduce' ? preparation.sugar_kg : line.sugar_kg),
     ...(by ? { by } : {}),
     ...(reason ? { reason } : {}),
   };

@@ -1,5 +1,5 @@
 import type { Payload } from '@yellow-cell/contract';
-import type { AutumnLine, BoxView, CompartmentView } from '@yellow-cell/core';
+import { type AutumnLine, type BoxView, type CompartmentView, withoutQueen } from '@yellow-cell/core';
 import { roomName } from './roomName.ts';
 
 type Plan = Payload<'winterPlanned'>;
@@ -8,8 +8,6 @@ export interface Target {
   name: string;
   plan: Pick<Plan, 'to' | 'with' | 'where'>;
 }
-
-const WITHOUT_QUEEN = ['stocked', 'failed'];
 
 /** What a colony can be combined with, paired with, or moved into, in walking order. */
 export function targetsOf(
@@ -21,7 +19,7 @@ export function targetsOf(
   switch (act) {
     case 'combine':
       return lines.flatMap((other): Target[] =>
-        other === line || !other.room.colony || WITHOUT_QUEEN.includes(other.room.status)
+        other === line || !other.room.colony || withoutQueen(other.room.status)
           ? []
           : [
               {

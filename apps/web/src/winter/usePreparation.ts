@@ -43,8 +43,8 @@ export function usePreparation({ view, season }: WinterView, line: AutumnLine): 
       : {},
   );
   const arrangement = useMemo(
-    (): Arrangement => ({ ...usualArrangement(line, warm), ...changed }),
-    [warm, line, changed],
+    (): Arrangement => ({ ...usualArrangement(line, warm, season.constants), ...changed }),
+    [warm, line, season.constants, changed],
   );
   const { state } = view;
   const prepare = useMemo(

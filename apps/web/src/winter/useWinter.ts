@@ -24,6 +24,8 @@ export interface WinterView {
   phase: ReturnType<typeof winterPhase>;
   /** Once it is winter, most pressing first. */
   watched: readonly WatchLine[];
+  /** Whether it is time for what autumn asks: by the yard's weather, or where nothing is known of it by the month. */
+  advised: boolean;
   figures: ReturnType<typeof useYardFigures>;
 }
 
@@ -53,5 +55,7 @@ export function useWinter(yard: Yard): WinterView {
     () => (phase === 'watch' ? watchList(state, boxes, { on, months, latitude_deg, constants }) : []),
     [phase, state, boxes, on, months, latitude_deg, constants],
   );
-  return { view, season, lines, time: autumnTime(weather, constants), figures, phase, watched };
+  const time = autumnTime(weather, constants);
+  const advised = time.is === 'time' || (time.is === 'unknown' && phase === 'prepare');
+  return { view, season, lines, time, figures, phase, watched, advised };
 }

@@ -19,7 +19,7 @@ import {
   showTime,
   stepOf,
   troubleWords,
-  winterWork,
+  winterAct,
   type YardState,
 } from '@yellow-cell/core';
 import { entranceWords } from './entranceWords.ts';
@@ -133,7 +133,7 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names, zone: strin
     `${countOf(moves.length, 'frame')} ${moves.every(({ to }) => to === null) ? 'taken out' : 'moved'} ${purpose === 'other' ? '' : purposeWords[purpose]}`.trim(),
   winterPlanned: (plan) =>
     [
-      `Winter planned: ${winterWork(plan).replace(':', ',') || { leave: 'left alone', feed: 'fed' }[plan.act as 'leave' | 'feed'] || plan.act}`,
+      `Winter planned: ${winterAct(plan) || { leave: 'left alone', feed: 'fed' }[plan.act as 'leave' | 'feed'] || plan.act}`,
       plan.sugar_kg > 0 ? `${plan.sugar_kg.toFixed(1)} kg of sugar` : '',
     ]
       .filter(Boolean)

@@ -204,5 +204,18 @@ describe('the time for it', () => {
     expect(autumnTime(weather(0), defaultConstants).is).toBe('time');
     expect(autumnTime(weather(4), defaultConstants).is).toBe('expanding');
     expect(autumnTime(new Map(), defaultConstants).is).toBe('unknown');
+    // As cold in March, with a winter before it: colonies are about to expand.
+    const before = (max_C: number) =>
+      new Map([
+        ...weatherOf(plusDays(ON, -70), new Array(25).fill(0)).map(
+          (each) => [each.date, { ...each, max_C }] as const,
+        ),
+        ...weather(0),
+      ]);
+    expect(autumnTime(before(14.9), defaultConstants)).toMatchObject({
+      is: 'expanding',
+      sentence: expect.stringContaining('winter ends'),
+    });
+    expect(autumnTime(before(15), defaultConstants).is).toBe('time');
   });
 });

@@ -1,5 +1,4 @@
 import type { Colony, RoomRole } from '@yellow-cell/contract';
-import { combSide } from '../box/measures.ts';
 import { type Day, daysBetween, plusDays } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
 import type { Constants } from '../constants/registry.ts';
@@ -7,13 +6,14 @@ import { STORES_OF_SUGAR } from '../feed/feeds.ts';
 import { countOf } from '../say/words.ts';
 import type { BoxView, CompartmentView } from '../yard/boxView.ts';
 import type { Weather } from '../yard/due/expectation.ts';
-import { recentMaximum } from '../yard/due/weather.ts';
+import { isCooling, recentMaximum } from '../yard/due/weather.ts';
 import { plannedOn } from '../yard/due/winterRules.ts';
 import { slotsOf } from '../yard/slots.ts';
 import type { YardState } from '../yard/state.ts';
-import { forecastWinter, type WinterForecast, winterNeed } from './forecast.ts';
+import { withoutQueen } from '../yard/withoutQueen.ts';
+import { forecastWinter, PLAN_RUNS, type WinterForecast, winterNeed } from './forecast.ts';
 import { combOf, isAnother, STORES_FRAMES, type WinterSeason, winteringOf } from './preparation.ts';
-import { CARRY, holdsOf, STAYS } from './reduce.ts';
+import { CARRY, fullSide, holdsOf, STAYS } from './reduce.ts';
 import { storesByWeight } from './storesByWeight.ts';
 
 /** What a colony is to be done to before winter: the cheapest look first where something is not known. */
@@ -34,18 +34,14 @@ export interface AutumnLine {
   /** What the winter is likely to take, and a third more. */
   carry_kg: number | undefined;
   sugar_kg: number;
-  /** Its winter as it stands, where seams and stores are known; `pitch_mm` is that of its frames. */
-  winter: (WinterForecast & { pitch_mm: number }) | undefined;
+  /** Its winter as it stands, where seams and stores are known. */
+  winter: WinterForecast | undefined;
   /** Share of winters in which it dwindles with stores enough; undefined where its seams are not known. */
   dwindled: number | undefined;
   /** Frames that it keeps once it is reduced. */
   keeps: number | undefined;
 }
 
-/** Fewer runs than for one colony alone: a list tells odds to a twentieth. */
-const RUNS = 100;
-
-const QUEENLESS = ['stocked', 'failed'];
 /** These are made for days or weeks, and joined to others when they are done. */
 export const NOT_WINTERED: readonly RoomRole[] = ['starter', 'bank'];
 
@@ -66,7 +62,7 @@ const ORDER: readonly AutumnAct[] = ['combine', 'count', 'pair', 'feed', 'reduce
 /** Whether colonies have stopped expanding, by the yard's own weather (handbook 7, when). */
 export function autumnTime(
   weather: Weather,
-  { reduceBelow_C }: Constants,
+  constants: Constants,
 ): { is: 'unknown' | 'expanding' | 'time'; sentence: string } {
   const recent = recentMaximum(weather);
   if (!recent)
@@ -75,13 +71,19 @@ export function autumnTime(
       sentence:
         'Nothing is known of the weather of the last weeks: whether colonies still expand is yours to judge.',
     };
+  const { reduceBelow_C } = constants;
   const days = `Days reach ${recent.mean_C.toFixed(0)} °C in the mean of a fortnight`;
-  return recent.mean_C >= reduceBelow_C
-    ? {
+  if (recent.mean_C >= reduceBelow_C)
+    return {
+      is: 'expanding',
+      sentence: `${days}, ${reduceBelow_C} °C or more: colonies may still expand. Nothing is reduced yet; look down from above, and no further.`,
+    };
+  return isCooling(weather, constants)
+    ? { is: 'time', sentence: `${days}, below ${reduceBelow_C} °C: colonies have stopped expanding.` }
+    : {
         is: 'expanding',
-        sentence: `${days}, ${reduceBelow_C} °C or more: colonies may still expand. Nothing is reduced yet; look down from above, and no further.`,
-      }
-    : { is: 'time', sentence: `${days}, below ${reduceBelow_C} °C: colonies have stopped expanding.` };
+        sentence: `${days}, and were no warmer six weeks ago: winter ends, and colonies are about to expand. Nothing is reduced.`,
+      };
 }
 
 function lineOf(state: YardState, box: BoxView, room: CompartmentView, season: WinterSeason): AutumnLine {
@@ -100,7 +102,7 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, season: W
   const carry_kg = walls && winterNeed({ ...walls, ...season }, constants) * CARRY;
   const short_kg = carry_kg !== undefined && stores_kg !== undefined ? Math.max(0, carry_kg - stores_kg) : 0;
   const inWinter = (with_kg: number) =>
-    walls && forecastWinter({ ...walls, ...season, stores_kg: with_kg }, constants, RUNS);
+    walls && forecastWinter({ ...walls, ...season, stores_kg: with_kg }, constants, PLAN_RUNS);
   const winter = stores_kg === undefined ? undefined : inWinter(stores_kg);
   // Where nobody starves, more stores change nothing of who dwindles.
   const fed = () => inWinter(carry_kg ?? 0);
@@ -114,10 +116,10 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, season: W
     carry_kg,
     sugar_kg: short_kg / STORES_OF_SUGAR,
     dwindled: (winter && winter.starved === 0 ? winter : fed())?.dwindled,
-    winter: winter && walls && { ...winter, pitch_mm: walls.pitch_mm },
+    winter,
     keeps: undefined,
   };
-  if (QUEENLESS.includes(status))
+  if (withoutQueen(status))
     return {
       ...line,
       act: 'combine',
@@ -143,7 +145,7 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, season: W
       each.shares === undefined &&
       Math.abs(each.position - room.position) === 1 &&
       isAnother(each, room) &&
-      !QUEENLESS.includes(each.status),
+      !withoutQueen(each.status),
   );
   // Two that live side by side are a pair already, and may stay one.
   if (dwindles || (fresh < constants.smallSeams && !beside)) {
@@ -202,17 +204,19 @@ function storesIn(
   { box, model }: BoxView,
   room: CompartmentView,
   on: Day,
-  { honey_gcm2, countFresh_d }: Constants,
+  constants: Constants,
 ): number | undefined {
   const compartment = model.compartments[room.position];
   if (!compartment) return undefined;
   const slots = slotsOf(state, box, compartment, room).filter(({ is }) => is === 'told' || is === 'untold');
-  const looked = slots.filter(({ frame }) => frame?.audit && daysBetween(frame.audit.on, on) <= countFresh_d);
+  const looked = slots.filter(
+    ({ frame }) => frame?.audit && daysBetween(frame.audit.on, on) <= constants.countFresh_d,
+  );
   if (looked.length * 2 < slots.length || looked.length === 0) return undefined;
   return looked.reduce((sum, { frame, slot }) => {
     const format = compartment.frames.find(({ id }) => id === slot)?.format;
     const sides = frame?.audit?.sides.reduce((all, { stores = 0 }) => all + stores, 0) ?? 0;
-    return sum + (format ? (sides * combSide(format) * honey_gcm2) / 1_000 : 0);
+    return sum + (format ? sides * fullSide(format, constants) : 0);
   }, 0);
 }
 

@@ -45,14 +45,16 @@ export interface WinterForecast {
   effort_Wkg: number;
 }
 
+/** Runs of a colony in a list and on its own page, so that both tell the same odds: to a twentieth. */
+export const PLAN_RUNS = 150;
+
 const TAIL = 0.05;
 /** From 1 October to 21 December, and from 1 April to 21 June. */
 const OCTOBER_D = -81;
 /** A month is gone through in so many steps: bees grow fewer within it, and work harder for it. */
 const STEPS = 3;
-/** Days from the first egg of the year to its first bee, and from then until rearing is at its most. */
+/** Days from the first egg of the year to its first bee. */
 const REARED_D = 21;
-const FULLY_D = 45;
 
 /** Runs the winter many times with assumptions drawn within their spread; the same seed gives the same band. */
 export function forecastWinter(
@@ -234,7 +236,7 @@ function courseOf(
       const strain = strainOf(watts / bees, constants);
       const dies =
         drawn.dying * (constants.winterDies + strain * (constants.winterDiesMost - constants.winterDies));
-      const reared = (day + step_d / 2 - constants.broodFrom_d - REARED_D) / FULLY_D;
+      const reared = (day + step_d / 2 - constants.broodFrom_d - REARED_D) / constants.rearedFully_d;
       const emerges = constants.winterEmerges * (1 - strain) * Math.min(1, Math.max(0, reared));
       bees *= Math.exp((emerges - dies) * step_d);
       if (stores <= 0) course.died = 'starved';

@@ -14,13 +14,14 @@ import { boxViews } from '../yard/boxView.ts';
 import { plannedOn } from '../yard/due/winterRules.ts';
 import { fold } from '../yard/fold.ts';
 import { slotsOf } from '../yard/slots.ts';
-import type { Known } from '../yard/state.ts';
 import { told, YARD } from '../yard/story.test.kit.ts';
 import { warningsOf } from '../yard/warn/warnings.ts';
+import { autumnList } from './autumn.ts';
 import { fitCavity } from './cavity.ts';
 import { beesOfSeams } from './cluster.ts';
 import { estimatedWinter } from './estimatedClimate.ts';
 import { comesThrough, winterAhead, winterNeed } from './forecast.ts';
+import { hived, knownOf } from './hived.test.kit.ts';
 import { type Arrangement, prepareRoom } from './preparation.ts';
 import { fullSide } from './reduce.ts';
 import { warmSide } from './warmSide.ts';
@@ -34,41 +35,9 @@ const [room] = deriveBox(plain).compartments;
 if (!room) throw new Error('No room.');
 const slots = room.frames.map(({ id }) => id);
 const format = room.frames[0]?.format ?? ({} as never);
-const known: Known = {
-  designs: new Map([
-    [
-      'd',
-      {
-        id: 'd',
-        name: 'Ten frames',
-        versions: [{ id: 'v', number: 1, content: plain, note: '', savedAt: '', savedBy: '' }],
-      },
-    ],
-  ]),
-  yards: new Set([YARD]),
-};
+const known = knownOf(plain);
 const season = { on: ON, ...winterAhead(estimatedWinter(), ON, 48), constants: defaultConstants };
-const begun = [
-  told('boxBuilt', '2026-04-01', { box: 'b', label: 'B1', design: 'd', version: 1 }),
-  told('boxPlaced', '2026-04-02', {
-    box: 'b',
-    yard: YARD,
-    stand: '1',
-    east_m: 1,
-    north_m: 1,
-    bearing_deg: 180,
-  }),
-  told('stocked', '2026-06-01', {
-    box: 'b',
-    colony: 'a',
-    bays: [...room.bays],
-    frames: { sealedBrood: 2, stores: 2, drawn: 6 },
-    shakes: 2,
-    openBrood: false,
-    queen: 'laying',
-  }),
-  told('strengthSeen', '2026-10-01', { box: 'b', colony: 'a', seams: 5 }),
-];
+const begun = [...hived(plain), told('strengthSeen', '2026-10-01', { box: 'b', colony: 'a', seams: 5 })];
 const looked = (place: number, sides: [CombSide, CombSide]) =>
   told(
     'frameAudited',
@@ -248,6 +217,14 @@ describe('one colony before winter', () => {
     expect(short_kg).toBe(Math.max(0, carry_kg - (stores_kg ?? 0)));
     expect(sugar_kg).toBeCloseTo(short_kg / 1.1, 9);
     expect(syrup_l).toBeCloseTo(sugar_kg / 0.88, 9);
+  });
+
+  it('tells the same odds and need on its page and in the list', () => {
+    const { state, box, compartment } = scene(AUDITS);
+    const [line] = autumnList(state, [box], season);
+    if (!line?.winter) throw new Error('No winter.');
+    const own = prepareRoom(state, box, compartment, line, LEFT, season)?.asItIs.forecast;
+    expect([own?.starved, own?.dwindled]).toEqual([line.winter.starved, line.winter.dwindled]);
   });
 
   it('comes through at least as often fitted and fed as it is', () => {

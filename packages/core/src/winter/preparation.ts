@@ -5,7 +5,6 @@ import type { Constants } from '../constants/registry.ts';
 import { STORES_OF_SUGAR, SYRUPS } from '../feed/feeds.ts';
 import { above } from '../numbers.ts';
 import { countOf } from '../say/words.ts';
-import { winterWalls } from '../warmth/winterWalls.ts';
 import type { BoxView, CompartmentView } from '../yard/boxView.ts';
 import { type FrameSlot, slotsOf } from '../yard/slots.ts';
 import type { YardState } from '../yard/state.ts';
@@ -13,12 +12,14 @@ import { type End, type FollowerPlace, fitCavity } from './cavity.ts';
 import { beesOfSeams } from './cluster.ts';
 import {
   forecastWinter,
+  PLAN_RUNS,
   type WinterForecast,
   type WinterMonth,
   type WinterPlan,
   winterNeed,
 } from './forecast.ts';
 import { CARRY, type CombToReduce, fullSide, type Holds, holdsOf, reduceCombs } from './reduce.ts';
+import { uaOf } from './uaOf.ts';
 
 /** Where the stores go, by school (handbook 7, arrangement). */
 export type School = 'sun' | 'both' | 'behind';
@@ -157,7 +158,7 @@ export function prepareRoom(
   const sugar_kg = short_kg / STORES_OF_SUGAR;
   const through = (walls: Wintering | undefined, with_kg: number | undefined) =>
     walls && with_kg !== undefined
-      ? forecastWinter({ ...walls, ...season, stores_kg: with_kg }, constants)
+      ? forecastWinter({ ...walls, ...season, stores_kg: with_kg }, constants, PLAN_RUNS)
       : undefined;
   return {
     frames,
@@ -224,37 +225,12 @@ export function winteringOf(
   if (!own || pitch_mm === undefined || seams === undefined || seams <= 0) return undefined;
   const others = box.compartments.filter((each) => isAnother(each, room));
   const lived = new Set(others.flatMap(({ bays }) => bays));
-  const walls = wallsOf(as?.design ?? box.design, own, lived, constants, as?.insulation_mm ?? 0);
+  const walls = uaOf(as?.design ?? box.design, own, lived, constants, as?.insulation_mm ?? 0);
   if (walls === undefined || walls <= 0) return undefined;
   const company_kg = others
     .filter(({ position, shares }) => shares === undefined && Math.abs(position - room.position) === 1)
     .reduce((sum, { colony }) => sum + beesOfSeams(colony?.strength?.seams ?? 0, pitch_mm), 0);
   return { bees_kg: beesOfSeams(seams, pitch_mm, constants.litresPerKg), ua_WK: walls, company_kg, pitch_mm };
-}
-
-/** Boxes of a version stand alike: what their walls let through is worked out once for a design, who lives in it, and its figures. */
-const kept = new WeakMap<DesignContent, Map<string, { constants: Constants; ua_WK: number | undefined }>>();
-function wallsOf(
-  design: DesignContent,
-  own: Compartment,
-  lived: ReadonlySet<string>,
-  constants: Constants,
-  insulation_mm: number,
-): number | undefined {
-  const known = kept.get(design) ?? new Map();
-  kept.set(design, known);
-  const key = [own.bays.join(), [...lived].sort().join(), insulation_mm].join('|');
-  const found = known.get(key);
-  if (found?.constants === constants) return found.ua_WK;
-  const walls = winterWalls(
-    design,
-    ({ bays }) => bays.some((bay) => own.bays.includes(bay) || lived.has(bay)),
-    constants,
-    insulation_mm,
-  );
-  const ua_WK = [...walls].find(([{ bays }]) => bays.some((bay) => own.bays.includes(bay)))?.[1];
-  known.set(key, { constants, ua_WK });
-  return ua_WK;
 }
 
 export const isAnother = (other: CompartmentView, { colony }: CompartmentView): boolean =>

@@ -7,41 +7,17 @@ import { parts } from '../carpentry/parts.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { boxViews } from '../yard/boxView.ts';
 import { fold } from '../yard/fold.ts';
-import type { Known } from '../yard/state.ts';
 import { told, YARD } from '../yard/story.test.kit.ts';
 import { beesOfSeams } from './cluster.ts';
 import { estimatedWinter } from './estimatedClimate.ts';
 import { expectedAfter, winterBetween } from './forecast.ts';
+import { hived, knownOf } from './hived.test.kit.ts';
 import { winteringOf } from './preparation.ts';
 import { throughOf, watchList, winterPhase } from './watch.ts';
 
 const content = standardDesign({ format: 'langstroth-deep', thickness: { mm: 9.5 }, frames: [10] });
 const [room] = deriveBox(content).compartments;
-const version = { id: 'v', number: 1, content, note: '', savedAt: '', savedBy: '' };
-const known: Known = {
-  designs: new Map([['d', { id: 'd', name: 'Ten', versions: [version] }]]),
-  yards: new Set([YARD]),
-};
-const begun = (queen: boolean) => [
-  told('boxBuilt', '2026-04-01', { box: 'b', label: 'B1', design: 'd', version: 1 }),
-  told('boxPlaced', '2026-04-02', {
-    box: 'b',
-    yard: YARD,
-    stand: '1',
-    east_m: 1,
-    north_m: 1,
-    bearing_deg: 180,
-  }),
-  told('stocked', '2026-06-01', {
-    box: 'b',
-    colony: 'a',
-    bays: [...(room?.bays ?? [])],
-    frames: { sealedBrood: 2, stores: 2, drawn: 6 },
-    shakes: 2,
-    openBrood: false,
-    ...(queen ? { queen: 'laying' as const } : {}),
-  }),
-];
+const known = knownOf(content);
 const seams = (count: number, on: Day = '2026-10-10') =>
   told('strengthSeen', on, { box: 'b', colony: 'a', seams: count });
 const SEAMS = 6;
@@ -53,7 +29,7 @@ const hefted = (stores_kg: number, on: Day) =>
 
 const asked = (on: Day) => ({ on, months: estimatedWinter(), latitude_deg: 48, constants: defaultConstants });
 function watched(on: Day, events: readonly LogEvent[], queen = true) {
-  const state = fold(known, [...begun(queen), ...events]);
+  const state = fold(known, [...hived(content, queen), ...events]);
   const views = boxViews(state, known, YARD, defaultConstants, { on, today: on });
   const [line] = watchList(state, views, asked(on));
   if (!line) throw new Error('Nobody is watched.');

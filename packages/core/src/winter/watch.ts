@@ -4,6 +4,7 @@ import type { Constants } from '../constants/registry.ts';
 import { countOf } from '../say/words.ts';
 import type { BoxView, CompartmentView } from '../yard/boxView.ts';
 import type { YardState } from '../yard/state.ts';
+import { withoutQueen } from '../yard/withoutQueen.ts';
 import { NOT_WINTERED } from './autumn.ts';
 import {
   comesThrough,
@@ -39,6 +40,8 @@ export interface WatchLine {
   /** Of the last reading, brought on to today. */
   stores_kg: number | undefined;
   seams: number | undefined;
+  /** Bees that are reckoned to be there today; undefined where they were not counted. */
+  bees_kg: number | undefined;
   /** The day on which the middle forecast falls below the reserve; undefined where it does not. */
   reserveOn: Day | undefined;
   /** From today on. */
@@ -55,11 +58,8 @@ export interface Watching {
 
 /** A winter's readings are of so many days at most; counts and hefts before are of another year. */
 const SEASON_D = 210;
-/** Two readings nearer than this say little of the use between them. */
-const APART_D = 14;
 const RUNS = 300;
 const ORDER: readonly WatchAct[] = ['feed', 'look', 'heft', 'leave'];
-const QUEENLESS = ['stocked', 'failed'];
 
 /** Whether the yard is prepared, watched over or led into spring, by its month (handbook 7). */
 export function winterPhase(months: readonly WinterMonth[], on: Day): 'prepare' | 'watch' | 'out' {
@@ -101,10 +101,11 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, asked: Wa
     seams: counted?.seams,
     factor: undefined,
     stores_kg: undefined,
+    bees_kg: undefined,
     reserveOn: undefined,
     forecast: undefined,
   };
-  if (QUEENLESS.includes(status))
+  if (withoutQueen(status))
     return {
       ...base,
       act: 'look',
@@ -135,7 +136,7 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, asked: Wa
   };
   const forecast = forecastWinter(plan, constants, RUNS);
   const reserveOn = reserveDay(forecast, plan.months, stores_kg, on, constants);
-  const line = { ...base, factor, stores_kg, reserveOn, forecast };
+  const line = { ...base, factor, stores_kg, bees_kg: plan.bees_kg, reserveOn, forecast };
   const old = daysBetween(last.on, on);
   if (reserveOn !== undefined && daysBetween(on, reserveOn) <= constants.feedAhead_d)
     return {
@@ -186,7 +187,7 @@ function factorOf(
   { months, latitude_deg, constants }: Watching,
 ): number | undefined {
   const [first, last] = [readings[0], readings.at(-1)];
-  if (!first || !last || daysBetween(first.on, last.on) < APART_D) return undefined;
+  if (!first || !last || daysBetween(first.on, last.on) < constants.heftsApart_d) return undefined;
   const between = winterBetween(months, first.on, last.on, latitude_deg);
   const reckoned = expectedAfter({ ...walls, bees_kg: beesOn(first.on), ...between }, constants).used_kg;
   return reckoned > 0 ? Math.max(0, (first.stores_kg - last.stores_kg) / reckoned) : undefined;

@@ -3,14 +3,15 @@ import type { Compartment } from '../box/model.ts';
 import type { Constants } from '../constants/registry.ts';
 import { STORES_OF_SUGAR } from '../feed/feeds.ts';
 import { countOf } from '../say/words.ts';
-import { winterWalls } from '../warmth/winterWalls.ts';
 import type { BoxView, CompartmentView } from '../yard/boxView.ts';
+import { withoutQueen } from '../yard/withoutQueen.ts';
 import type { AutumnLine } from './autumn.ts';
 import { type End, fitCavity } from './cavity.ts';
 import { beesOfSeams, seamsOfBees } from './cluster.ts';
 import { comesThrough, forecastWinter, type WinterPlan, winterNeed } from './forecast.ts';
 import { STORES_FRAMES, type WinterSeason } from './preparation.ts';
 import { CARRY } from './reduce.ts';
+import { uaOf } from './uaOf.ts';
 
 /** One way to winter a colony, as a plan of it is entered. */
 export interface YardWay {
@@ -32,14 +33,12 @@ export interface YardChoice {
 
 /** Fewer runs than for one colony alone: hundreds of ways are held against one another. */
 const RUNS = 60;
-/** Minutes of work, our estimates: to leave, to feed, to reduce, to move into another room, to combine. */
-const WORK_MIN = { leave: 2, feed: 8, reduce: 15, move: 25, combine: 20 } as const;
+/** Free rooms that a colony may move to are so many, its own box’s first: forty boxes have more than can be weighed. */
+const MOST_ROOMS = 20;
+/** Company that saves least is left out beyond so many. */
+const MOST_PAIRS = 5_000;
 /** Who may join whom is asked of so many, the nearest in walking order. */
 const NEAREST = 6;
-const INSULATION_MM = 60;
-const WITHOUT_QUEEN = ['stocked', 'failed'];
-/** A room for more frames than this share over its bees is no smaller box. */
-const ROOM_FOR = 2;
 
 interface Room {
   box: BoxView;
@@ -63,7 +62,7 @@ export function yardChoice(
     box.compartments.flatMap((room) => (room.colony ? [] : (roomOf(box, room) ?? []))),
   );
   const index = new Map(known.map((line, at) => [line, at]));
-  const joined = (line: AutumnLine): boolean => WITHOUT_QUEEN.includes(line.room.status);
+  const joined = (line: AutumnLine): boolean => withoutQueen(line.room.status);
   const ways = known.map((line, at): YardWay[] => {
     const near = known.filter(
       (other, place) =>
@@ -81,13 +80,16 @@ export function yardChoice(
     const fits = free.filter(
       ({ room, compartment }) =>
         room.frames >= Math.ceil(seams) &&
-        room.frames <= Math.ceil(seams) + ROOM_FOR &&
+        room.frames <= Math.ceil(seams) + constants.winterRoomOver &&
         compartment.frames[0]?.format.id === own?.compartment.frames[0]?.format.id,
     );
+    const nearest = fits
+      .toSorted((a, b) => Number(b.box === line.box) - Number(a.box === line.box))
+      .slice(0, MOST_ROOMS);
     return [
       stays,
       ...reduces,
-      ...fits.map((to): YardWay => ({ act: 'move', line, at: to, sugar_kg: 0 })),
+      ...nearest.map((to): YardWay => ({ act: 'move', line, at: to, sugar_kg: 0 })),
       ...(line.dwindled !== undefined && line.dwindled > 0 ? joins : []),
     ];
   });
@@ -105,7 +107,7 @@ export function yardChoice(
           ...(way.into ? { joins: index.get(way.into) ?? 0 } : {}),
           loss: winter?.loss ?? 1,
           sugar_kg: way.sugar_kg,
-          work_min: WORK_MIN[way.act === 'pair' ? 'move' : way.act] + (way.sugar_kg > 0 ? WORK_MIN.feed : 0),
+          work_min: workOf(way, constants),
         };
       }),
     })),
@@ -113,7 +115,9 @@ export function yardChoice(
     fixed: fixedIn(ways),
   };
   const pairs = company(ways, winters, season);
-  question.together = [...pairs, ...reinforced(ways, winters, { pairs, index, season })];
+  question.together = [...pairs, ...reinforced(ways, winters, { pairs, index, season })]
+    .sort((a, b) => b.gain - a.gain)
+    .slice(0, MOST_PAIRS);
   return { question, ways, unknown: lines.filter((line) => !known.includes(line)) };
 }
 
@@ -158,7 +162,20 @@ function takes(
   const pitch_mm = box.model.compartments[room.position]?.frames[0]?.format.pitch_mm ?? 0;
   const bees = (count: number) => beesOfSeams(count, pitch_mm, litresPerKg);
   const together = seamsOfBees(bees(own) + bees(seams), pitch_mm, litresPerKg);
-  return together <= room.frames && (seams <= own || WITHOUT_QUEEN.includes(status));
+  return together <= room.frames && (seams <= own || withoutQueen(status));
+}
+
+function workOf({ act, sugar_kg }: YardWay, constants: Constants): number {
+  const { winterLeave_min, winterReduce_min, winterMove_min, winterCombine_min, winterFeed_min } = constants;
+  const own = {
+    reduce: winterReduce_min,
+    move: winterMove_min,
+    pair: winterMove_min,
+    combine: winterCombine_min,
+  };
+  return (
+    (act === 'leave' || act === 'feed' ? winterLeave_min : own[act]) + (sugar_kg > 0 ? winterFeed_min : 0)
+  );
 }
 
 const keepsOf = ({ seams = 0, keeps }: AutumnLine): number => keeps ?? Math.ceil(seams) + STORES_FRAMES;
@@ -169,6 +186,7 @@ function roomOf(box: BoxView, room: CompartmentView): Room | undefined {
 }
 
 interface WayWinter {
+  pitch_mm: number;
   plan: Omit<WinterPlan, 'stores_kg'>;
   stores_kg: number;
   loss: number;
@@ -184,59 +202,45 @@ function wintersOf(way: YardWay, season: WinterSeason): WayWinter | undefined {
   const pitch_mm = own.compartment.frames[0]?.format.pitch_mm ?? 0;
   const plan = {
     bees_kg: beesOfSeams(line.seams ?? 0, pitch_mm, constants.litresPerKg),
-    ua_WK: wallsOf(own, act, line, constants, []),
+    ua_WK: wallsOf(own, act, line, constants),
     months: season.months,
     since_d: season.since_d,
   };
-  return { plan, ...lossOf(plan, line.stores_kg, season) };
+  return { plan, pitch_mm, ...lossOf(plan, line.stores_kg, pitch_mm, season) };
 }
 
 /** Fed to what it needs and a third more: what it wants of sugar, and how likely it is dead or too small in spring. */
 function lossOf(
   plan: Omit<WinterPlan, 'stores_kg'>,
   known_kg: number | undefined,
+  pitch_mm: number,
   { constants }: WinterSeason,
 ): { stores_kg: number; sugar_kg: number; loss: number } {
   const carry_kg = winterNeed(plan, constants) * CARRY;
   const stores_kg = Math.max(carry_kg, known_kg ?? 0);
-  const least_kg = beesOfSeams(constants.springSeams, SPRING_PITCH_MM, constants.litresPerKg);
+  const least_kg = beesOfSeams(constants.springSeams, pitch_mm, constants.litresPerKg);
   const forecast = forecastWinter({ ...plan, stores_kg }, constants, RUNS);
   const sugar_kg = known_kg === undefined ? 0 : Math.max(0, carry_kg - known_kg) / STORES_OF_SUGAR;
   return { stores_kg, sugar_kg, loss: 1 - comesThrough(forecast, least_kg) };
 }
-const SPRING_PITCH_MM = 35;
 
-const ends: readonly End[] = ['left', 'right'];
-/** What the room lets through, reduced or as it is, with some of the rooms beside it lived in. */
+/** What the room lets through, reduced or as it is, with one of the rooms beside it lived in, or none. */
 function wallsOf(
   { box, room, compartment }: Room,
   act: WinterAct,
   line: AutumnLine,
   constants: Constants,
-  beside: readonly number[],
+  beside?: number,
 ): number {
-  const bays = beside.flatMap((position) => box.compartments[position]?.bays ?? []);
-  const end = ends[beside.some((position) => position > room.position) ? 1 : 0] ?? 'left';
+  const bays = new Set(beside === undefined ? [] : box.compartments[beside]?.bays);
+  const end: End = beside !== undefined && beside > room.position ? 'right' : 'left';
   const fit = act === 'reduce' ? fitCavity(box.design, compartment, keepsOf(line), end) : undefined;
-  const [design, own] = fit && 'room' in fit ? [fit.design, fit.room] : [box.design, compartment];
-  const key = [act === 'reduce' ? keepsOf(line) : 0, end, room.position, ...beside].join();
-  const found = kept.get(box.design)?.get(key);
-  if (found?.constants === constants) return found.ua_WK;
-  const lives = (some: readonly string[], others: readonly string[]) =>
-    some.some((bay) => others.includes(bay));
-  const walls = winterWalls(
-    design,
-    (each) => lives(each.bays, own.bays) || lives(each.bays, bays),
-    constants,
-    fit && 'room' in fit ? INSULATION_MM : 0,
+  return (
+    (fit && 'room' in fit
+      ? uaOf(fit.design, fit.room, bays, constants, constants.winterInsulation_mm)
+      : uaOf(box.design, compartment, bays, constants, 0)) ?? 0
   );
-  const ua_WK = [...walls].find(([each]) => lives(each.bays, own.bays))?.[1] ?? 0;
-  const known = kept.get(box.design) ?? new Map<string, { constants: Constants; ua_WK: number }>();
-  kept.set(box.design, known.set(key, { constants, ua_WK }));
-  return ua_WK;
 }
-/** Boxes of a version stand alike: worked out once for a design and who lives beside whom. */
-const kept = new WeakMap<BoxView['design'], Map<string, { constants: Constants; ua_WK: number }>>();
 
 type Together = WinteringQuestion['together'][number];
 
@@ -270,10 +274,10 @@ function gainOf(way: YardWay, alone: WayWinter, other: YardWay, season: WinterSe
   const own = way.at && roomOf(way.at.box, way.at.room);
   if (!own || !other.at || alone.loss === 0) return 0;
   const { constants } = season;
-  const ua_WK = wallsOf(own, way.act, way.line, constants, [other.at.room.position]);
+  const ua_WK = wallsOf(own, way.act, way.line, constants, other.at.room.position);
   const pitch_mm = own.compartment.frames[0]?.format.pitch_mm ?? 0;
   const company_kg = beesOfSeams(other.line.seams ?? 0, pitch_mm, constants.litresPerKg);
-  const { loss } = lossOf({ ...alone.plan, ua_WK, company_kg }, way.line.stores_kg, season);
+  const { loss } = lossOf({ ...alone.plan, ua_WK, company_kg }, way.line.stores_kg, pitch_mm, season);
   const between = own.room.position > 0 && own.room.position < own.box.compartments.length - 1;
   return Math.min(Math.max(0, alone.loss - loss), between ? alone.loss / 2 : alone.loss);
 }
@@ -307,7 +311,7 @@ function reinforced(
           of.line.box.model.compartments[of.line.room.position]?.frames[0]?.format.pitch_mm ?? 0;
         const bees_kg =
           winter.plan.bees_kg + beesOfSeams(way.line.seams ?? 0, pitch_mm, season.constants.litresPerKg);
-        const { loss } = lossOf({ ...winter.plan, bees_kg }, winter.stores_kg, season);
+        const { loss } = lossOf({ ...winter.plan, bees_kg }, winter.stores_kg, winter.pitch_mm, season);
         const gain = Math.min(winter.loss - loss, winter.loss - saved(target, at));
         return gain > LEAST_GAIN ? [{ a: { colony, option }, b: { colony: target, option: at }, gain }] : [];
       });

@@ -3,7 +3,7 @@ import { showDay, showTime } from '../../calendar/showDay.ts';
 import { countOf } from '../../say/words.ts';
 import { meets, roleSetFor } from '../roomsOf.ts';
 import type { Case, Rule } from './expectation.ts';
-import { lastNightOf, recentMaximum } from './weather.ts';
+import { isCooling, lastNightOf, recentMaximum } from './weather.ts';
 import { plannedOn } from './winterRules.ts';
 
 /** Room and strength, and the boxes with a role of their own. */
@@ -128,9 +128,6 @@ const workStarter: Rule = {
   },
 };
 
-/** So long before, days must have been warmer. */
-const COOLING_D = 45;
-
 const reduce: Rule = {
   kind: 'reduce',
   title: 'Reduce the cavity',
@@ -141,9 +138,7 @@ const reduce: Rule = {
     const { strength, since } = colony;
     const recent = recentMaximum(weather);
     if (!strength || !recent || recent.mean_C >= constants.reduceBelow_C) return undefined;
-    // In late winter days are as cold, and colonies about to grow.
-    const before = recentMaximum(weather, COOLING_D);
-    if (before && before.mean_C < recent.mean_C + constants.cooling_K) return undefined;
+    if (!isCooling(weather, constants)) return undefined;
     // What is planned of its winter is named by its own rule.
     if (plannedOn(colony, recent.on)) return undefined;
     if (frames - strength.seams < constants.reduceSpare || since > recent.on) return undefined;

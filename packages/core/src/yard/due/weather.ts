@@ -94,6 +94,14 @@ export function recentMaximum(weather: Weather, before_d = 0): { mean_C: number;
   return { mean_C: maxima.reduce((sum, max) => sum + max, 0) / maxima.length, on };
 }
 
+/** So long before, days must have been warmer. */
+const COOLING_D = 45;
+/** Whether a year goes down: in late winter days are as cold, and colonies about to grow. True where nothing is known of six weeks ago. */
+export function isCooling(weather: Weather, { cooling_K }: Constants): boolean {
+  const [recent, before] = [recentMaximum(weather), recentMaximum(weather, COOLING_D)];
+  return !recent || !before || before.mean_C >= recent.mean_C + cooling_K;
+}
+
 const lastRecords = new WeakMap<Weather, Day | undefined>();
 /** The last day of which something is known. */
 export function lastRecord(weather: Weather): Day | undefined {

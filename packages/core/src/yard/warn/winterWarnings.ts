@@ -1,8 +1,7 @@
 import { autumnTime } from '../../winter/autumn.ts';
+import { withoutQueen } from '../withoutQueen.ts';
 import type { Act } from './act.ts';
 import type { Objection, Situation } from './situation.ts';
-
-const WITHOUT_QUEEN = ['stocked', 'failed'];
 
 /** What speaks against reducing a cavity, or against a plan for the winter (requirement 64; handbook 7, when and who). */
 export function winterWarnings({ state, weather, constants }: Situation, act: Act): Objection[] {
@@ -18,7 +17,7 @@ export function winterWarnings({ state, weather, constants }: Situation, act: Ac
           },
         ]
       : []),
-    ...(spends && colony && WITHOUT_QUEEN.includes(colony.status)
+    ...(spends && colony && withoutQueen(colony.status)
       ? [{ sentence: 'These bees have no queen: they are combined before room or feed is spent on them.' }]
       : []),
   ];
