@@ -214,10 +214,19 @@ test.describe('the bench', () => {
     );
     await expect(warmth.getByRole('heading', { name: 'A winter in your climate' })).toBeVisible();
     await expect(warmth.getByText('1 row had a date that came before; the first counts.')).toBeVisible();
+    // It is kept for the yard, and for all who look at it; a month is typed over, and the estimate comes back.
+    await warmth.getByText('Type the months').click();
+    await expect(warmth.getByLabel('Jan, minimum')).toHaveValue('-16');
+    await warmth.getByLabel('Jan, minimum').fill('-14');
+    await expect(warmth.getByRole('button', { name: 'Keep the months' })).toBeEnabled();
+    await warmth.getByLabel('Jan, maximum').fill('-15');
+    await expect(warmth.getByText(/Jan: two temperatures, the minimum not above/)).toBeVisible();
     await warmth.getByText(/^Hefts/).click();
     await warmth.getByLabel('Stores found, in kg').fill('9');
     await warmth.getByRole('button', { name: 'Add', exact: true }).click();
     await expect(warmth.getByText(/By your hefts it uses \d+ % less than reckoned/)).toBeVisible();
+    await warmth.getByRole('button', { name: 'back to the estimate' }).click();
+    await expect(warmth.getByRole('heading', { name: /A winter as estimated/ })).toBeVisible();
     await page.getByRole('button', { name: 'Air', exact: true }).click();
     const air = page.getByRole('complementary', { name: 'Air' });
     await air.getByRole('slider', { name: /^Outside/ }).fill('30');

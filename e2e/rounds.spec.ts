@@ -38,6 +38,15 @@ test('queens are wanted, a round is planned for them, moved, grafted, counted an
   await page.reload();
   await expect(graft).not.toHaveAttribute('aria-valuetext', day ?? '');
 
+  // Its cells are started step by step in a box that serves for it.
+  await slip.getByRole('button', { name: 'Start them step by step…' }).click();
+  await slip
+    .getByRole('link', { name: /Closed starter/ })
+    .first()
+    .click();
+  await expect(page.getByLabel('Of round').locator('option:checked')).toHaveText(/^Round 7, Sable/);
+  await page.goBack();
+
   await slip.getByRole('button', { name: 'Grafted today…' }).click();
   await slip.getByLabel('Larvae grafted').fill('44');
   await slip.getByRole('button', { name: 'Grafted', exact: true }).click();
@@ -49,6 +58,8 @@ test('queens are wanted, a round is planned for them, moved, grafted, counted an
   await slip.getByRole('button', { name: 'Carried' }).click();
   // For a moment it may stand there twice, from this device and from the server.
   await expect(slip.getByText('36 cells to the finisher').first()).toBeVisible();
+  await slip.getByRole('button', { name: 'Close the slip' }).click();
+  await expect(slip.getByRole('button', { name: 'Plan a round…' })).toBeVisible();
 });
 
 test('a line of the yard is read in winter too, and Escape leaves it, from its question as well', async ({

@@ -124,6 +124,15 @@ test('a cavity is fitted frame by frame, overruled with a reason, booked, done i
   await expect(fitted.getByRole('listitem').last()).toContainText('2');
   await expect(page.getByRole('row', { name: /^dwindles/ })).toContainText(/\d+ %/);
 
+  // The bees are at the right, the follower at the left of them: carried down to where a frame stands, that one comes out.
+  await page.getByRole('button', { name: 'Follower: carry' }).focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Space');
+  await expect(fitted.getByRole('listitem')).toHaveCount(5);
+  await page.getByRole('button', { name: 'As the rules have it' }).click();
+  await expect(fitted.getByRole('listitem')).toHaveCount(6);
+
   // By keyboard a frame is carried to another place; by its choice one comes out against the rule.
   await fitted.getByRole('button', { name: /^Frame 2, place 6/ }).focus();
   await page.keyboard.press('Space');

@@ -29,6 +29,7 @@ const ROOMS: Readonly<Record<string, { dir: string; tests: string[]; project?: s
   },
   reach: core('reach'),
   warmth: core('warmth'),
+  population: core('population'),
   winter: core('winter'),
   yard: core('yard'),
   services: { dir: 'apps/server/src/services', tests: ['apps/server/test/**/*.test.ts'], project: 'store' },

@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { DesignContent, LogEvent, Measures } from '@yellow-cell/contract';
-import { subjectsOf } from '@yellow-cell/contract/subjects';
+import type { DesignContent, Measures } from '@yellow-cell/contract';
 import {
   boxViews,
   checkDesign,
@@ -11,7 +10,6 @@ import {
   familyDesign,
   fold,
   inMeasures,
-  type Known,
   METRIC,
   plusDays,
   rules,
@@ -19,7 +17,7 @@ import {
   seededRandom,
   warningsOf,
 } from '@yellow-cell/core';
-import { createDemo } from '@yellow-cell/demo';
+import { createDemo, recorded } from '@yellow-cell/demo';
 import { describe, expect, it } from 'vitest';
 import { yard as quickYard } from '../packages/core/src/quick/quick.test.kit.ts';
 import { readQuickLine } from '../packages/core/src/quick/quickLine.ts';
@@ -75,19 +73,7 @@ describe('every sentence of', () => {
     const sentences = new Set(rules.flatMap(({ title, why }) => [title, why]));
     const NOW = '2026-08-20T12:00:00.000Z';
     const demo = createDemo(NOW);
-    const known: Known = {
-      designs: new Map(
-        demo.designs.map(({ id, name, version }) => [
-          id,
-          { id, name, versions: [{ ...version, number: 1, savedAt: '', savedBy: '' }] },
-        ]),
-      ),
-      yards: new Set(demo.yards.map(({ id }) => id)),
-    };
-    const events = demo.entries.map(
-      (entry) =>
-        ({ ...entry, breeder: '', recordedAt: entry.occurredAt, subjects: subjectsOf(entry) }) as LogEvent,
-    );
+    const { known, events } = recorded(demo);
     for (const on of [
       '2025-06-01',
       '2025-10-10',

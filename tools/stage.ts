@@ -9,8 +9,8 @@ export interface Stage {
   cluster: Cluster;
   /** Of the server's process. */
   pid(): number;
-  /** Stops the server as a crash would, and starts it again at the same place. */
-  restart(): Promise<void>;
+  /** Stops the server as a crash would, and starts it again at the same place; on another day where one is named. */
+  restart(day?: string): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -21,18 +21,29 @@ interface StageOptions {
   port?: number;
   /** Of the server's process, beside the usual. */
   env?: Record<string, string>;
+  /** The day that counts as today. */
+  day?: string;
+  /** Without the demo. */
+  empty?: boolean;
 }
 
-export async function setStage({ port, env = {} }: StageOptions = {}): Promise<Stage> {
+export async function setStage({
+  port,
+  env = {},
+  day = STAGE_DAY,
+  empty = false,
+}: StageOptions = {}): Promise<Stage> {
   const cluster = await temporaryCluster();
   const at = port ?? (await freePort());
+  let today = day;
   const start = () =>
     startServer({
       databaseUrl: cluster.url,
       host: HOST,
       port: at,
       webDir,
-      today: STAGE_DAY,
+      today,
+      empty,
       command: [process.execPath, serverFile],
       logLevel: 'error',
       env,
@@ -42,8 +53,9 @@ export async function setStage({ port, env = {} }: StageOptions = {}): Promise<S
     url: `http://${HOST}:${at}`,
     cluster,
     pid: () => server.pid ?? 0,
-    async restart() {
+    async restart(next = today) {
       await stopServer(server);
+      today = next;
       server = await start();
     },
     async close() {

@@ -1,25 +1,12 @@
-import { Entry, type LogEvent, NewDesign, NewYard, Role } from '@yellow-cell/contract';
-import { subjectsOf } from '@yellow-cell/contract/subjects';
-import { compartmentsOf, designProblems, fold, type Known } from '@yellow-cell/core';
+import { Entry, NewDesign, NewYard, Role } from '@yellow-cell/contract';
+import { compartmentsOf, designProblems, fold } from '@yellow-cell/core';
 import { describe, expect, it } from 'vitest';
-import { createDemo, type Demo } from './index.ts';
+import { createDemo, type Demo, recorded } from './index.ts';
 
 const NOW = '2026-05-31T08:00:00.000Z';
 
-function stateOf({ designs, yards, entries }: Demo) {
-  const known: Known = {
-    designs: new Map(
-      designs.map(({ id, name, version }) => [
-        id,
-        { id, name, versions: [{ ...version, number: 1, savedAt: '', savedBy: '' }] },
-      ]),
-    ),
-    yards: new Set(yards.map(({ id }) => id)),
-  };
-  const events = entries.map(
-    (entry) =>
-      ({ ...entry, breeder: '', recordedAt: entry.occurredAt, subjects: subjectsOf(entry) }) as LogEvent,
-  );
+function stateOf(demo: Demo) {
+  const { known, events } = recorded(demo);
   return { state: fold(known, events), known };
 }
 

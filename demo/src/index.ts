@@ -1,7 +1,8 @@
-import type { Entry, NewDesign, NewYard, WeatherDay } from '@yellow-cell/contract';
+import type { NewYard, WeatherDay } from '@yellow-cell/contract';
 import { type Day, dayOf, deriveBox, plusDays } from '@yellow-cell/core';
 import { type AutumnBox, autumn } from './autumn.ts';
 import { yardSeason } from './care.ts';
+import type { Demo } from './demo.ts';
 import { type DemoDesign, type DesignKey, demoDesigns } from './designs.ts';
 import { BREEDER, type Diary, newDiary } from './diary.ts';
 import { endSeason, type Place, runSeason, type World } from './season.ts';
@@ -11,15 +12,12 @@ import { specialBoxes } from './special.ts';
 import { weatherBetween } from './weather.ts';
 import { type BoxPlan, boxPlans, demoYards, type YardKey, ZONE } from './yards.ts';
 
+export type { Demo } from './demo.ts';
+export { recorded } from './recorded.ts';
+
 export const DEMO_BREEDER = 'd0000000-0000-4000-8000-000000000001';
 export const demoPerson = BREEDER;
 export const demoBreederName = 'Feldspat queens';
-
-export interface Demo {
-  yards: NewYard[];
-  designs: NewDesign[];
-  entries: Entry[];
-}
 
 /** The season that a day belongs to: a winter is that of the year in which it began. */
 const seasonOf = (day: Day): number => Number(day.slice(0, 4)) - (day.slice(5) < DAILY_FROM ? 1 : 0);

@@ -1,12 +1,11 @@
 import type { Entry, LogEvent } from '@yellow-cell/contract';
-import { kindVersionOf, subjectsOf } from '@yellow-cell/contract/subjects';
+import { kindVersionOf } from '@yellow-cell/contract/subjects';
 import {
   autumnList,
   boxViews,
   defaultConstants,
   fold,
   instantOf,
-  type Known,
   prepareRoom,
   watchList,
   winterAhead,
@@ -15,24 +14,15 @@ import {
 } from '@yellow-cell/core';
 import { describe, expect, it } from 'vitest';
 import { createDemo } from './index.ts';
+import { asEvent, recorded } from './recorded.ts';
 
 let made = 0;
 const newId = (): string => `new ${made++}`;
 
 /** The demo on a day, with what is entered on top of it. */
 function stand(day: string) {
-  const { designs, yards, entries } = createDemo(`${day}T20:00:00.000Z`);
-  const known: Known = {
-    designs: new Map(
-      designs.map(({ id, name, version }) => [
-        id,
-        { id, name, versions: [{ ...version, number: 1, savedAt: '', savedBy: '' }] },
-      ]),
-    ),
-    yards: new Set(yards.map(({ id }) => id)),
-  };
-  const asEvent = (entry: Entry): LogEvent =>
-    ({ ...entry, breeder: '', recordedAt: entry.occurredAt, subjects: subjectsOf(entry) }) as LogEvent;
+  const demo = createDemo(`${day}T20:00:00.000Z`);
+  const { known, events: told } = recorded(demo);
   let seq = 0;
   const entered = (on: string, zone: string, drafts: readonly Pick<Entry, 'kind' | 'payload'>[]) =>
     drafts.map(
@@ -49,12 +39,11 @@ function stand(day: string) {
           payload,
         } as Entry),
     );
-  const told = entries.map(asEvent);
   const views = (yard: string, more: readonly LogEvent[] = []) => {
     const state = fold(known, [...told, ...more]);
     return { state, boxes: boxViews(state, known, yard, defaultConstants, { on: day, today: day }) };
   };
-  return { yards, views, entered };
+  return { yards: demo.yards, views, entered };
 }
 const seasonOf = (on: string, latitude_deg: number) => ({
   on,

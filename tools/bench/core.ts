@@ -1,5 +1,4 @@
 import type { FitQuestion, LayoutsQuestion, LogEvent } from '@yellow-cell/contract';
-import { subjectsOf } from '@yellow-cell/contract/subjects';
 import {
   boxPhysics,
   checkDesign,
@@ -8,12 +7,11 @@ import {
   fit,
   fold,
   forecastWinter,
-  type Known,
   layouts,
   usualConditions,
   winterMonths,
 } from '@yellow-cell/core';
-import { createDemo } from '@yellow-cell/demo';
+import { createDemo, recorded } from '@yellow-cell/demo';
 import { type Figure, perSecond } from './figure.ts';
 import { nestFigures } from './nest.ts';
 import { quickFigures } from './quick.ts';
@@ -217,20 +215,8 @@ function plainLayouts({
 }
 
 function foldFigure(): Figure {
-  const { designs, yards, entries } = createDemo('2026-05-31T08:00:00.000Z');
-  const known: Known = {
-    designs: new Map(
-      designs.map(({ id, name, version }) => [
-        id,
-        { id, name, versions: [{ ...version, number: 1, savedAt: '', savedBy: '' }] },
-      ]),
-    ),
-    yards: new Set(yards.map(({ id }) => id)),
-  };
-  const events = entries
-    .filter(({ kind }) => kind !== 'weatherRecorded')
-    .slice(0, 500)
-    .map((entry) => ({ ...entry, breeder: '', recordedAt: '', subjects: subjectsOf(entry) }) as LogEvent);
+  const { known, events: all } = recorded(createDemo('2026-05-31T08:00:00.000Z'));
+  const events = all.filter(({ kind }) => kind !== 'weatherRecorded').slice(0, 500);
   const ours = perSecond(() => fold(known, events));
   const baseline = perSecond(() => plainFold(events));
   return {

@@ -15,6 +15,7 @@ import { validate } from './http/validation.ts';
 import { serveWeb } from './http/web.ts';
 import { BREEDERS, openContext } from './prepare.ts';
 import { archiveRoutes } from './routes/archive.ts';
+import { calendarRoutes } from './routes/calendar.ts';
 import { computeRoutes } from './routes/compute.ts';
 import { designFileRoutes } from './routes/designFiles.ts';
 import { designRoutes } from './routes/designs.ts';
@@ -126,6 +127,7 @@ export async function buildApp({
       await api.register(sessionRoutes, { context, moveDemo });
       for (const routes of [designRoutes, yardRoutes, standingRoutes, eventRoutes, reportRoutes])
         await api.register(routes, { context });
+      await api.register(calendarRoutes, { context, pool });
       await api.register(paperRoutes, { context, pool, place });
       await api.register(sensorRoutes, { context, feed });
       await api.register(archiveRoutes, { context, restore });

@@ -47,6 +47,34 @@ describe('a box in the workshop', () => {
     expect((await server.app.inject(`/api/designs/${randomUUID()}/boxes`)).json().boxes).toEqual([]);
   });
 
+  it('keeps the climate of a yard with the settings, and refuses one that cannot be, by its place', async () => {
+    const { settings } = (await server.app.inject('/api/session')).json();
+    const yard = randomUUID();
+    const months = Array.from({ length: 12 }, (_, month) => (month === 6 ? null : { min_C: -3.5, max_C: 6 }));
+    const put = (own: unknown) =>
+      server.app.inject({
+        method: 'PUT',
+        url: '/api/settings',
+        payload: { ...settings, climates: { [yard]: { months: own } } },
+      });
+    const hotter = await put(months.with(2, { min_C: 7, max_C: 6 }));
+    expect([hotter.statusCode, hotter.json().problems[0].sentence]).toEqual([
+      422,
+      'The minimum of a month is not above its maximum.',
+    ]);
+    expect((await put(months.slice(1))).json().problems[0].sentence).toBe('A climate has twelve months.');
+    expect((await put(months.with(2, { min_C: -90, max_C: 6 }))).statusCode).toBe(422);
+    expect((await put(months)).statusCode).toBe(200);
+    const after = (await server.app.inject('/api/session')).json().settings;
+    expect(after.climates).toEqual({ [yard]: { months } });
+    // And lets it go again.
+    const { climates: _, ...without } = after;
+    expect(
+      (await server.app.inject({ method: 'PUT', url: '/api/settings', payload: without })).statusCode,
+    ).toBe(200);
+    expect((await server.app.inject('/api/session')).json().settings.climates).toBeUndefined();
+  });
+
   it('keeps stock and register with the settings, and refuses an absurd price by its place', async () => {
     const { settings } = (await server.app.inject('/api/session')).json();
     const workshop = {

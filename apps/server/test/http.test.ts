@@ -203,6 +203,7 @@ describe('the server', () => {
         '/api/yards/{id}/boxes',
         '/api/yards/{id}/due',
         '/api/yards/{id}/log',
+        '/api/calendar.ics',
         '/api/yards/{id}/paper.pdf',
         '/api/yards/{id}/season',
         '/api/yards/{id}/standing',

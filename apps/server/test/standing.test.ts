@@ -69,6 +69,35 @@ describe('boxes as they stand', () => {
   });
 });
 
+describe('the calendar file', () => {
+  it('has all that is expected of every yard and of the rounds, each once, the same when it is asked again', async () => {
+    const late = storyOfBox(place, '2026-05-24', 'CA1');
+    const round = randomUUID();
+    await log(
+      ...late.entries,
+      entry('roundPlanned', '2026-05-20', {
+        round,
+        number: 41,
+        donor: 'Thistle',
+        graftOn: '2099-05-08',
+        grafts: 20,
+      }),
+    );
+    const ask = () => server.app.inject({ url: '/api/calendar.ics' });
+    const answer = await ask();
+    expect(answer.headers['content-type']).toContain('text/calendar');
+    const text = answer.body.replace(/\r\n[ \t]/g, '');
+    expect(text.startsWith('BEGIN:VCALENDAR')).toBe(true);
+    expect(text).toMatch(/SUMMARY:[^\r\n]*CA1/);
+    expect(text).toContain('SUMMARY:Graft\\, round 41');
+    expect(text).toContain('DTSTART;VALUE=DATE:20990508');
+    const ids = [...text.matchAll(/UID:(.*)/g)].map(([, id]) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+    const again = [...(await ask()).body.replace(/\r\n[ \t]/g, '').matchAll(/UID:(.*)/g)].map(([, id]) => id);
+    expect(again).toEqual(ids);
+  });
+});
+
 describe('a queen', () => {
   it('is told with her sisters and all that names her', async () => {
     const [one, other] = [

@@ -124,6 +124,7 @@ const examples: { [K in EventKind]: unknown } = {
   },
   winterPrepared: { box: A, colony: B },
   winterDropped: { box: A, colony: B },
+  shortChecked: { box: A, colony: B, did: ['strips', 'lookedDown', 'strapped'] },
   queenGiven: { box: A, colony: B, queen: A, what: 'mated', caged: true, mother: { name: 'Sable' } },
   queenRecorded: { box: A, colony: B, queen: A, birthYear: 2025, mother: { queen: B } },
   queenSeen: { box: A, colony: B, seen: false },

@@ -6,7 +6,7 @@ export * from './event/entry.ts';
 export { type CombContent, CombSide, FramePlace, FramePurpose } from './event/frameEvents.ts';
 export { QueenColour } from './event/queenEvents.ts';
 export { WeatherDay } from './event/seasonEvents.ts';
-export { WinterRoom } from './event/winterEvents.ts';
+export { ShortCheck, WinterRoom } from './event/winterEvents.ts';
 export * from './export.ts';
 export * from './format.ts';
 export * from './layer.ts';

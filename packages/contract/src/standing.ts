@@ -109,6 +109,8 @@ export interface Colony {
   /** A bay of the room that its queen, or cell, is known to be in. */
   queenIn?: string;
   stockedOn: Day;
+  /** Frames and shaken bees that it was made of, and got since; newest last. */
+  stocks?: readonly { on: Day; sealedBrood: number; stores: number; shakes: number }[];
   openBrood: boolean;
   status: Status;
   since: Day;
@@ -125,6 +127,8 @@ export interface Colony {
   /** When strips last went in. */
   treatedOn?: Day;
   strength?: { on: Day; seams: number };
+  /** Counts of seams, newest last: how strong it went into winter. */
+  counts?: readonly { on: Day; seams: number }[];
   broodSeen?: { on: Day; frames: number };
   /** When wild cells were last searched for, and how many there were. */
   searched?: { on: Day; found: number; left?: number };
@@ -142,6 +146,8 @@ export interface Colony {
     to?: { box: string; bays: readonly string[] };
     with?: { box: string; colony: string };
     where?: string;
+    /** The boxes that its box is pushed together with. */
+    pushedTo?: string;
     sugar_kg: number;
     fed_kg: number;
     by?: Day;
@@ -149,6 +155,8 @@ export interface Colony {
     /** Since when it stands as planned. */
     preparedOn?: Day;
   };
+  /** When its short check was made last: strips, a look down, floor, lid, strap. */
+  shortCheckedOn?: Day;
   suspicions?: readonly { id: string; what: string; on: Day; confidence?: Confidence }[];
   /** Eggs, brood or the queen herself last seen; and a look for her that did not find her. */
   evidenceOn?: Day;

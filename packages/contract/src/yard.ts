@@ -123,11 +123,30 @@ export const TakeReport = z.strictObject({
 });
 export type TakeReport = z.infer<typeof TakeReport>;
 
+const celsius = z
+  .number()
+  .min(-60, 'No place is colder than −60 °C in the mean of a month.')
+  .max(55, 'No place is warmer than 55 °C in the mean of a month.');
+/** Means of the daily minimum and maximum of each month, January first, in °C; null where a month is not known. */
+export const Climate = z.strictObject({
+  months: z
+    .array(
+      z
+        .strictObject({ min_C: celsius, max_C: celsius })
+        .refine(({ min_C, max_C }) => min_C <= max_C, 'The minimum of a month is not above its maximum.')
+        .nullable(),
+    )
+    .length(12, 'A climate has twelve months.'),
+});
+export type Climate = z.infer<typeof Climate>;
+
 export const SettingFields = z.strictObject({
   person: name(60),
   measures: Measures,
   /** Constants that the breeder changed, for each yard: name → value. */
   constants: z.record(Id, z.record(text(40), z.number())),
+  /** The climate of a yard, where it was typed or read; else it is estimated from the latitude. */
+  climates: z.record(Id, Climate).optional(),
   /** Until it is first saved, the usual workshop of core holds. */
   workshop: Workshop.optional(),
 });

@@ -154,7 +154,9 @@ export {
   type StepProgress,
 } from './playbooks/progress.ts';
 export { type Towards, towardsDay, towardsOf, towardsSentence } from './playbooks/towardsDay.ts';
+export { beesCounted, seamsCounted } from './population/beesCounted.ts';
 export { population, populationProblems } from './population/population.ts';
+export { type StrengthAhead, strengthAhead } from './population/strengthAhead.ts';
 export { ProblemsError } from './problems.ts';
 export type { QuickAct, QuickAnswer } from './quick/answer.ts';
 export type { QuickBox, QuickContext } from './quick/context.ts';
@@ -181,8 +183,10 @@ export {
   roundFor,
   roundViews,
 } from './rounds/rearing.ts';
+export { roundSteps } from './rounds/roundSteps.ts';
 export {
   celsiusIn,
+  degreesOf,
   figures,
   inMeasures,
   lineMeasures,
@@ -207,7 +211,7 @@ export { slugOf } from './slug.ts';
 export { readCoordinate, showCoordinate } from './units/coordinates.ts';
 export { MM_PER_INCH, type ParsedLength, parseLength, showLength, showLengthBare } from './units/length.ts';
 export { R_UNITS, rIn, rOf } from './units/resistance.ts';
-export { readWeight } from './units/weight.ts';
+export { KG_PER, readWeight } from './units/weight.ts';
 export { type Arranged, arrangements, arrangementsOf, surestFirst } from './warmth/arrangements.ts';
 export {
   type BoxPhysics,
@@ -231,9 +235,17 @@ export { warmth, warmthProblems } from './warmth/warmth.ts';
 export { type ReadWeather, readWeather } from './weather/readWeather.ts';
 export { type AutumnAct, type AutumnLine, autumnList, autumnTime } from './winter/autumn.ts';
 export type { End } from './winter/cavity.ts';
-export { type Climate, readClimate, winterMonths } from './winter/climate.ts';
+export { readClimate } from './winter/climate.ts';
+export { lastDayOver } from './winter/climateDays.ts';
 export { beesOfSeams, clusterRadius, effortWords, kgOfHeat, seamsOfBees, winter } from './winter/cluster.ts';
-export { estimatedDay, estimatedMean } from './winter/estimatedClimate.ts';
+export {
+  type FeedPlan,
+  type FeedVisit,
+  feedPlan,
+  type StripsView,
+  stripsOf,
+  wanted,
+} from './winter/feedPlan.ts';
 export {
   calibrate,
   comesThrough,
@@ -242,6 +254,8 @@ export {
   type WinterPlan,
   winterAhead,
 } from './winter/forecast.ts';
+export { type WinterGroup, type WinterLosses, winterLosses } from './winter/losses.ts';
+export { meanOn, winterMonths, yearMean } from './winter/ownClimate.ts';
 export {
   type Arrangement,
   type CavityWinter,
@@ -249,10 +263,22 @@ export {
   type Preparation,
   type PreparedFrame,
   prepareRoom,
+  pushedRow,
   type School,
   type WinterSeason,
 } from './winter/preparation.ts';
 export { reduce, reduceProblems } from './winter/reduce.ts';
+export { type MonthBeside, type SideBySide, sideBySide, type WayBeside } from './winter/sideBySide.ts';
+export { type SpringCount, springCount } from './winter/spares.ts';
+export {
+  isSpring,
+  type SpringAct,
+  type SpringLine,
+  springFrom,
+  springList,
+} from './winter/spring.ts';
+export type { SpringGrowth } from './winter/springGrowth.ts';
+export { pushedWith } from './winter/together.ts';
 export { type WarmSide, warmSide } from './winter/warmSide.ts';
 export {
   throughOf,
@@ -263,8 +289,10 @@ export {
 } from './winter/watch.ts';
 export { winterEntries } from './winter/winterEntries.ts';
 export { winteringPlan, winteringProblems, winteringProgramme } from './winter/wintering.ts';
-export { doing, type YardChoice, type YardWay, yardChoice } from './winter/yardOptions.ts';
+export { type YardChoice, yardChoice } from './winter/yardOptions.ts';
+export { doing, type YardWay } from './winter/yardWay.ts';
 export { type BoxView, boxViews, type CompartmentView, isDue } from './yard/boxView.ts';
+export { type CalendarEntry, calendarEntries, roundEntries } from './yard/calendarEntries.ts';
 export { clashesWith } from './yard/clash.ts';
 export {
   compartmentsOf,
@@ -299,6 +327,7 @@ export {
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
 export { proposedRole, roleOf } from './yard/roles/roleOf.ts';
 export { metIn, raisesIn, roleName, roles, roleTable } from './yard/roles/roles.ts';
+export { type InBox, roomName } from './yard/roomName.ts';
 export { roleSign, roomWords, statusLine } from './yard/roomWords.ts';
 export { type RoomYear, roomYears, type Stretch } from './yard/roomYear.ts';
 export { type FrameSlot, slotsOf } from './yard/slots.ts';
@@ -314,6 +343,7 @@ export {
   feedWords,
   holdsWords,
   purposeWords,
+  shortCheckWords,
   statusWords,
   troubleWords,
 } from './yard/statusWords.ts';

@@ -20,6 +20,7 @@ export const access: Readonly<Record<string, Role>> = {
   'GET /api/yards/:id/due': 'guest',
   'GET /api/yards/:id/around': 'guest',
   'GET /api/yards/:id/season': 'guest',
+  'GET /api/calendar.ics': 'guest',
   'GET /api/yards/:id/paper.pdf': 'guest',
   'GET /api/boxes': 'guest',
   'GET /api/boxes/:id': 'guest',

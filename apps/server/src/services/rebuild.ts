@@ -5,7 +5,7 @@ import { clearReadTables } from '../store/readTables.ts';
 import { refresh } from './refresh.ts';
 
 /** Raised whenever the same log would give other read rows: where theirs is another, they are made anew at the start. */
-export const FOLD_VERSION = 8;
+export const FOLD_VERSION = 10;
 
 /** Recomputes every read table of the breeder from the log. Must give the rows that stood there. */
 export async function rebuild(store: Store, breeder: string): Promise<{ boxes: number }> {

@@ -13,11 +13,13 @@ import {
   compartmentsOf,
   compassPoint,
   type Day,
+  daysBetween,
   designOf,
   expectationsOf,
   failBy,
   freeFrom,
   type Known,
+  later,
   outcomeOf,
   type Weather,
   type YardState,
@@ -175,12 +177,19 @@ function inOrder<T extends { id: string }>(
   return [...things.values()].filter(isOwn).sort((a, b) => (key(a) < key(b) ? -1 : 1));
 }
 
-/** What screens show of it: who lives there, and who was there last where nobody does. */
+/** Colonies that were lost are shown for so long beside what came after them: winter's losses are counted in summer. */
+const LOST_SHOWN_D = 365;
+
+/** What screens show of it: who lives there, who was there last where nobody does, and whom a winter took. */
 function shownOf({ box, colonies, attempts, queens, frames }: Omit<BoxStanding, 'recent'>) {
   const lastThere = new Map<string, Colony>();
   for (const colony of colonies) for (const bay of colony.bays) lastThere.set(bay, colony);
+  const last = colonies.reduce<string>((day, { since }) => later(day, since), '');
   const shown = colonies.filter(
-    (colony) => !colony.ended || colony.bays.some((bay) => lastThere.get(bay) === colony),
+    (colony) =>
+      !colony.ended ||
+      colony.bays.some((bay) => lastThere.get(bay) === colony) ||
+      (isLoss(colony) && daysBetween(colony.ended.on, last) <= LOST_SHOWN_D),
   );
   const living = new Set(shown.flatMap(({ id, ended }) => (ended ? [] : [id])));
   const current = new Set(shown.flatMap(({ ended, attempt }) => (ended || !attempt ? [] : [attempt])));
@@ -192,6 +201,10 @@ function shownOf({ box, colonies, attempts, queens, frames }: Omit<BoxStanding, 
     frames,
   };
 }
+
+/** Dead, or joined to others though it was kept an eye on. */
+const isLoss = ({ ended, counts }: Colony): boolean =>
+  ended?.how === 'lost' || (ended?.how === 'combined' && counts !== undefined);
 
 function attemptRow(
   { breeder, state, constantsFor }: Pick<Told, 'breeder' | 'state' | 'constantsFor'>,

@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';
+import type { CalendarTask } from './calendar.ts';
 import type { PaperTask } from './paper.ts';
 import type { Answered, Task } from './worker.ts';
 
@@ -7,6 +8,7 @@ import type { Answered, Task } from './worker.ts';
 export interface Pool {
   compute(subject: string, question: string, gone: AbortSignal): Promise<Answered>;
   paper(task: PaperTask, gone: AbortSignal): Promise<Uint8Array>;
+  calendar(task: CalendarTask, gone: AbortSignal): Promise<string>;
   /** Starts the threads before anybody waits for them. */
   warm(): void;
   close(): Promise<void>;
@@ -30,7 +32,7 @@ const isSource = import.meta.url.endsWith('.ts');
 const workerFile = fileURLToPath(new URL(isSource ? './fromSource.mjs' : './worker.js', import.meta.url));
 
 export function openPool({ mostMs = MOST_MS } = {}): Pool {
-  let threads: Piscina<Task, Answered | Uint8Array> | undefined;
+  let threads: Piscina<Task, Answered | Uint8Array | string> | undefined;
   const opened = () => {
     threads ??= new Piscina({
       filename: workerFile,
@@ -44,7 +46,7 @@ export function openPool({ mostMs = MOST_MS } = {}): Pool {
     });
     return threads;
   };
-  const run = async (task: Task, gone: AbortSignal): Promise<Answered | Uint8Array> => {
+  const run = async (task: Task, gone: AbortSignal): Promise<Answered | Uint8Array | string> => {
     const late = AbortSignal.timeout(mostMs);
     try {
       return await opened().run(task, { signal: AbortSignal.any([gone, late]) });
@@ -63,6 +65,7 @@ export function openPool({ mostMs = MOST_MS } = {}): Pool {
     compute: (subject, question, gone) =>
       run({ what: 'compute', subject, question }, gone) as Promise<Answered>,
     paper: (task, gone) => run({ what: 'paper', task }, gone) as Promise<Uint8Array>,
+    calendar: (task, gone) => run({ what: 'calendar', task }, gone) as Promise<string>,
     warm: () => void opened(),
     close: async () => threads?.destroy(),
   };

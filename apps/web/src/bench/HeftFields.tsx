@@ -1,5 +1,7 @@
+import { readWeight } from '@yellow-cell/core';
 import { X } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
+import { useMeasures } from '../app/units.ts';
 import { Said } from '../parts/Said.tsx';
 
 export interface Heft {
@@ -19,8 +21,9 @@ export function HeftFields({
 }) {
   const [month, setMonth] = useState(2);
   const [stores, setStores] = useState('');
-  const stores_kg = Number(stores.replace(',', '.'));
-  const possible = stores.trim() !== '' && Number.isFinite(stores_kg) && stores_kg >= 0;
+  const { weight } = useMeasures();
+  const stores_kg = readWeight(stores, weight);
+  const possible = stores_kg >= 0;
   const add = (event: FormEvent) => {
     event.preventDefault();
     if (!possible) return;
@@ -63,20 +66,20 @@ export function HeftFields({
         </select>
         months
         <input
-          aria-label="Stores found, in kg"
+          aria-label={`Stores found, in ${weight}`}
           inputMode="decimal"
           className="field min-h-8 w-16"
           value={stores}
           onChange={({ target }) => setStores(target.value)}
         />
-        kg
+        {weight}
         <button type="submit" className="button min-h-8 px-2 py-0.5" disabled={!possible}>
           Add
         </button>
       </form>
       {stores.trim() !== '' && !possible && (
         <p className="text-sm text-danger" role="alert">
-          Stores are a number of kilograms from 0.
+          Stores are a weight from 0; with its unit, any is read.
         </p>
       )}
     </details>

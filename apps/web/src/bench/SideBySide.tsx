@@ -4,8 +4,8 @@ import {
   boxPhysics,
   type Conditions,
   type Constants,
-  estimatedDay,
   kgOfHeat,
+  meanOn,
   monthNames,
   usualConditions,
 } from '@yellow-cell/core';
@@ -138,11 +138,11 @@ function useSide(
   content: DesignContent,
   month: string | null,
   as: string | null,
-  { constants, place: { latitude_deg } }: YardFigures,
+  { constants, climate, place: { latitude_deg } }: YardFigures,
 ): Side {
   return useMemo(() => {
     const at = Number(month) || (latitude_deg < 0 ? JULY : JANUARY);
-    const outside_C = Math.round(estimatedDay(`2025-${String(at).padStart(2, '0')}-15`, latitude_deg));
+    const outside_C = Math.round(meanOn(climate, `2025-${String(at).padStart(2, '0')}-15`, latitude_deg));
     const brood = outside_C > BROOD_FROM_C;
     const usual = usualConditions({ outside_C, bees: brood ? 'resting' : 'calm', brood }, constants);
     const choices = arrangementsOf(content, usual);
@@ -161,7 +161,7 @@ function useSide(
         ...usualConditions({ outside_C: outside_C + WARMEST_K, bees: 'alarmed', brood }, constants),
       }),
     };
-  }, [content, month, as, constants, latitude_deg]);
+  }, [content, month, as, constants, climate, latitude_deg]);
 }
 
 function minutesShut(design: DesignContent, conditions: Conditions): number {

@@ -8,15 +8,16 @@ import {
   seamsOfBees,
 } from '@yellow-cell/core';
 import { scaleLinear, scalePoint } from 'd3-scale';
-import { area, line } from 'd3-shape';
 import { useId, useMemo, useState } from 'react';
 import { useSay } from '../app/units.ts';
+import { BandPath } from '../parts/BandPath.tsx';
 import { Said } from '../parts/Said.tsx';
+import { storesSteps } from '../parts/storesSteps.ts';
 import { ClimateField } from './ClimateField.tsx';
 import { type Heft, HeftFields } from './HeftFields.tsx';
 import { ScaleField } from './ScaleField.tsx';
-import { bare, Ticks } from './Ticks.tsx';
 import type { YardFigures } from './useYardFigures.ts';
+import { WeightTicks } from './WeightTicks.tsx';
 
 const SIZE = { width: 320, height: 170, left: 30, right: 16, top: 10, bottom: 24 };
 const EFFORT = { easy: 'easily', hard: 'hard', dwindles: 'so hard that it is likely to dwindle' } as const;
@@ -27,7 +28,7 @@ const START = 'Start';
 /** Stores over a winter of the yard's climate, as the band that the assumptions leave, for one compartment. */
 export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures: YardFigures }) {
   const say = useSay();
-  const { constants, climate, setClimate, months: seasons } = figures;
+  const { constants, climate, months: seasons } = figures;
   const [chosen, setChosen] = useState(0);
   const [stores_kg, setStores] = useState(10);
   const id = useId();
@@ -51,22 +52,9 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
     [real, plan, factor, constants],
   );
   if (!each || !forecast) return null;
-  const months = [
-    { name: START, low_kg: stores_kg, middle_kg: stores_kg, high_kg: stores_kg },
-    ...forecast.months,
-  ];
-  const x = scalePoint(
-    months.map(({ name }) => name),
-    [SIZE.left, SIZE.width - SIZE.right],
-  );
+  const names = [START, ...forecast.months.map(({ name }) => name)];
+  const x = scalePoint(names, [SIZE.left, SIZE.width - SIZE.right]);
   const y = scaleLinear([0, stores_kg], [SIZE.height - SIZE.bottom, SIZE.top]);
-  const band = area<(typeof months)[number]>()
-    .x(({ name }) => x(name) ?? 0)
-    .y0(({ low_kg }) => y(low_kg))
-    .y1(({ high_kg }) => y(high_kg));
-  const middle = line<(typeof months)[number]>()
-    .x(({ name }) => x(name) ?? 0)
-    .y(({ middle_kg }) => y(middle_kg));
   const last = forecast.months.at(-1);
   const words = `In spring ${last?.middle_kg.toFixed(1)} kg left, likely ${last?.low_kg.toFixed(1)} to ${last?.high_kg.toFixed(1)} kg; ${Math.round(forecast.starved * 100)} % of winters starve it. In the coldest month it works ${EFFORT[effortWords(forecast.effort_Wkg, constants)]}, ${forecast.effort_Wkg.toFixed(1)} W/kg.`;
   return (
@@ -109,10 +97,9 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
         aria-label={say(words)}
         className="mt-1 w-full"
       >
-        <Ticks y={y} from={SIZE.left} to={SIZE.width - SIZE.right} show={(kg) => bare(say(`${kg} kg`))} />
-        <path d={band(months) ?? ''} fill="var(--comb)" opacity={0.6} />
-        <path d={middle(months) ?? ''} fill="none" stroke="var(--ink)" strokeWidth={2} />
-        {months.map(({ name }) => (
+        <WeightTicks y={y} from={SIZE.left} to={SIZE.width - SIZE.right} />
+        <BandPath steps={storesSteps(START, stores_kg, forecast.months, (name) => x(name) ?? 0)} y={y} />
+        {names.map((name) => (
           <text
             key={name}
             x={x(name)}
@@ -137,7 +124,7 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
           forecast is fitted to that.
         </p>
       )}
-      <ClimateField climate={climate} latitude_deg={figures.place.latitude_deg} onChange={setClimate} />
+      <ClimateField yard={figures.yard} />
     </section>
   );
 }

@@ -1,10 +1,11 @@
 import type { CheckResult, DesignContent, Layout, LayoutsQuestion } from '@yellow-cell/contract';
-import { checkDesign, layoutGroups } from '@yellow-cell/core';
+import { checkDesign, layoutGroups, type SideBySide, sideBySide, type WayBeside } from '@yellow-cell/core';
 import { expose } from 'comlink';
 
-/** The solver and the checks beside the page, so that the drawing never waits for them. */
+/** What takes longer than a frame, beside the page, so that the drawing never waits for it. */
 const bench = {
   check: (design: DesignContent): CheckResult[] => checkDesign(design),
+  sideBySide: (asked: SideBySide): WayBeside[] => sideBySide(asked),
   /** Layouts best first, told group by group as they are found. */
   layouts(question: LayoutsQuestion, tell: (found: Layout[], done: boolean) => void): void {
     const all: Layout[] = [];

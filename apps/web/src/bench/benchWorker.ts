@@ -3,7 +3,7 @@ import type { BenchWorker } from './bench.worker.ts';
 
 let worker: Remote<BenchWorker> | undefined;
 
-/** One worker for the bench, started when it is first asked. */
+/** One worker beside the page, started when it is first asked. */
 export function benchWorker(): Remote<BenchWorker> {
   worker ??= wrap<BenchWorker>(new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' }));
   return worker;

@@ -4,12 +4,12 @@ import {
   type BoxPhysics,
   boxPhysics,
   type Conditions,
-  estimatedDay,
-  estimatedMean,
   groundTemperature,
+  meanOn,
   type Paint,
   sunAt,
   usualConditions,
+  yearMean,
 } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
 import { useAsOf } from '../app/now.ts';
@@ -49,10 +49,10 @@ const NOTHING: BoxPhysics = { compartments: [], surfaces: [], spaces: [] };
 export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
   const { on } = useAsOf();
   const figures = useYardFigures();
-  const { constants, place } = figures;
+  const { constants, place, climate } = figures;
   const [changed, setChanged] = useState<Partial<Weather>>({});
   const weather: Weather = useMemo(() => {
-    const mean = Math.round(estimatedDay(on, place.latitude_deg));
+    const mean = Math.round(meanOn(climate, on, place.latitude_deg));
     return {
       outside_C: mean,
       sunHour: undefined,
@@ -66,10 +66,10 @@ export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
       inRow: 1,
       ...changed,
     };
-  }, [on, place, changed]);
+  }, [on, place, climate, changed]);
   const conditions = useMemo(
-    () => conditionsOf(weather, on, place, constants),
-    [weather, on, place, constants],
+    () => conditionsOf(weather, on, { place, constants, climate }),
+    [weather, on, place, constants, climate],
   );
   const physics = useMemo(
     () => (shown ? boxPhysics(design, conditions) : NOTHING),
@@ -89,15 +89,14 @@ export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
 function conditionsOf(
   { outside_C, sunHour, front_deg, paint, bees, brood, insulation_mm, clearNight, grounded, inRow }: Weather,
   on: string,
-  place: YardFigures['place'],
-  constants: YardFigures['constants'],
+  { place, constants, climate }: Pick<YardFigures, 'place' | 'constants' | 'climate'>,
 ): Conditions {
   return {
     ...usualConditions({ outside_C, bees, brood }, constants),
     insulation_mm,
     clearNight,
     ...(grounded
-      ? { ground_C: groundTemperature(outside_C, estimatedMean(place.latitude_deg), constants) }
+      ? { ground_C: groundTemperature(outside_C, yearMean(climate, place.latitude_deg), constants) }
       : {}),
     ...(inRow > 1 ? { row: { boxes: inRow, place: Math.floor(inRow / 2) } } : {}),
     ...(sunHour === undefined

@@ -1,12 +1,11 @@
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
-import type { Yard } from '@yellow-cell/contract';
-import { type Climate, type Constants, constantsWith, winterMonths } from '@yellow-cell/core';
+import type { Climate, Yard } from '@yellow-cell/contract';
+import { type Constants, constantsWith, winterMonths } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
 import { keep, readKept } from '../app/kept.ts';
 import { sessionQuery, yardsQuery } from '../app/queries.ts';
 
 const YARD = 'yc-bench-yard';
-const CLIMATE = 'yc-climate';
 /** A valley of middle latitude, where there is no yard yet. */
 const VALLEY = { latitude_deg: 48, longitude_deg: 15 };
 
@@ -18,8 +17,7 @@ export interface YardFigures {
   place: { latitude_deg: number; longitude_deg: number };
   constants: Constants;
   climate: Climate | undefined;
-  setClimate(climate: Climate | undefined): void;
-  months: Climate['months'];
+  months: ReturnType<typeof winterMonths>;
 }
 
 /** What a yard says of the boxes that are drawn for it: its place under the sun, its figures, its climate. */
@@ -27,9 +25,9 @@ export function useYardFigures(): YardFigures {
   const { settings } = useSuspenseQuery(sessionQuery).data;
   const { data: yards = [] } = useQuery(yardsQuery);
   const [chosen, setChosen] = useState(() => readKept<string>(YARD));
-  const [climate, setClimate] = useState(() => readKept<Climate>(CLIMATE));
   const yard = yards.find(({ id }) => id === chosen) ?? yards[0];
   const overrides = yard && settings.constants[yard.id];
+  const climate = yard && settings.climates?.[yard.id];
   const constants = useMemo(() => constantsWith(overrides), [overrides]);
   const place = useMemo(
     () => (yard ? { latitude_deg: yard.latitude_deg, longitude_deg: yard.longitude_deg } : VALLEY),
@@ -46,10 +44,6 @@ export function useYardFigures(): YardFigures {
     place,
     constants,
     climate,
-    setClimate: (next) => {
-      keep(CLIMATE, next);
-      setClimate(next);
-    },
     months,
   };
 }

@@ -12,7 +12,7 @@ interface SliderProps {
 /** A figure drawn along a line, with its value beside its name. */
 export function Slider({ label, words, least, most, step = 1, value, onChange }: SliderProps) {
   return (
-    <label className="block">
+    <label className="block max-lg:min-h-12">
       <span className="flex justify-between text-sm text-soft">
         {label} <strong className="text-ink">{words}</strong>
       </span>

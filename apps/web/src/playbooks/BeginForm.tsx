@@ -1,7 +1,7 @@
 import type { PlaybookName } from '@yellow-cell/contract';
 import { cellsUntil, guidances, playbooks, towardsDay } from '@yellow-cell/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { newId } from '../app/ids.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
@@ -9,6 +9,7 @@ import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form } from '../yard/Form.tsx';
 import type { BoxView, CompartmentView, YardView } from '../yard/useYard.ts';
 import { runPath } from './clocks.ts';
+import { BEGIN } from './likely.ts';
 import { TowardsDay } from './TowardsDay.tsx';
 
 const USUAL_CELLS = 30;
@@ -34,7 +35,9 @@ export function BeginForm({
   const rounds = [...view.state.rounds.values()]
     .filter((round) => round.planned || cellsUntil(round) >= view.on)
     .sort((a, b) => (a.graftedOn < b.graftedOn ? -1 : 1));
-  const [round, setRound] = useState(rounds[0]?.id ?? '');
+  const [params] = useSearchParams();
+  const asked = rounds.find(({ id }) => id === params.get(BEGIN.round));
+  const [round, setRound] = useState((asked ?? rounds[0])?.id ?? '');
   const chosen = rounds.find(({ id }) => id === round);
   const [typed, setTyped] = useState<string>();
   const cellsText = typed ?? String(chosen?.grafts ?? USUAL_CELLS);

@@ -178,6 +178,7 @@ describe('a step', () => {
     expect(card.getByText(/has 20 grafts: 21 cannot/)).toBeTruthy();
     fireEvent.change(card.getByLabelText('Cells taken on'), { target: { value: '16' } });
     fireEvent.click(done());
-    await waitFor(() => expect(kinds(server)).toEqual(['stepTicked', 'cellsAccepted', 'cellsMoved']));
+    await present(/^A second batch/);
+    expect(kinds(server)).toEqual(['stepTicked', 'cellsAccepted', 'cellsMoved']);
   });
 });

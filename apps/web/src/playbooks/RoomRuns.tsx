@@ -2,12 +2,13 @@ import type { PlaybookName, Run } from '@yellow-cell/contract';
 import { openSteps, playbooks, showDay } from '@yellow-cell/core';
 import { ListChecks } from 'lucide-react';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useSay } from '../app/units.ts';
 import type { BoxView, CompartmentView, YardView } from '../yard/useYard.ts';
 import { BeginForm } from './BeginForm.tsx';
 import { runPath } from './clocks.ts';
 import { clockWords } from './clockWords.ts';
+import { BEGIN, isLikely } from './likely.ts';
 import { useNow } from './useNow.ts';
 
 /** What is led step by step in a room, and what can be begun there. */
@@ -20,7 +21,11 @@ export function RoomRuns({
   boxView: BoxView;
   compartment: CompartmentView;
 }) {
-  const [begin, setBegin] = useState<PlaybookName>();
+  const [params] = useSearchParams();
+  const asked = params.get(BEGIN.playbook);
+  const [begin, setBegin] = useState(() =>
+    asked && Object.hasOwn(playbooks, asked) ? (asked as PlaybookName) : undefined,
+  );
   const [all, setAll] = useState(false);
   const here = (boxView.box.runs ?? []).filter(({ bays }) =>
     bays.some((bay) => compartment.bays.includes(bay)),
@@ -91,12 +96,4 @@ function RunLine({ view, box, run }: { view: YardView; box: string; run: Run }) 
       </Link>
     </li>
   );
-}
-
-/** By what the room serves as and, where it says nothing else, by what its box was built for. */
-function isLikely(name: PlaybookName, { design }: BoxView, { role, colony }: CompartmentView): boolean {
-  const { roles, families, ofEmpty } = playbooks[name];
-  if (!colony) return ofEmpty === true && families.includes(design.family);
-  if (ofEmpty) return false;
-  return role !== 'empty' && roles.includes(role) && (families.includes(design.family) || role !== 'mating');
 }

@@ -1,6 +1,5 @@
-import { showWindow } from '@yellow-cell/core';
+import { roundSteps, showWindow } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
-import { stepsOf } from './steps.ts';
 import type { Rearing } from './useRearing.ts';
 
 const SHOWN = 14;
@@ -15,7 +14,7 @@ export function NextList({
 }) {
   const say = useSay();
   const next = views
-    .flatMap((view) => stepsOf(view).map((step) => ({ view, step })))
+    .flatMap((view) => roundSteps(view).map((step) => ({ view, step })))
     .filter(({ step }) => step.to >= today)
     .sort((a, b) => (a.step.from < b.step.from ? -1 : 1))
     .slice(0, SHOWN);

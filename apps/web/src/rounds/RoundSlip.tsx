@@ -1,5 +1,5 @@
 import type { CellsTo, Round } from '@yellow-cell/contract';
-import { cellsToWords, countOf, type RoundView, showDay, showWindow } from '@yellow-cell/core';
+import { cellsToWords, countOf, type RoundView, roundSteps, showDay, showWindow } from '@yellow-cell/core';
 import { X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { Delivery } from '../app/outbox.ts';
@@ -8,10 +8,10 @@ import { type Draft, draft, useLog } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Form } from '../yard/Form.tsx';
-import { stepsOf } from './steps.ts';
+import { StartIn } from './StartIn.tsx';
 import type { Rearing } from './useRearing.ts';
 
-type Asked = 'graft' | 'count' | 'move';
+type Asked = 'graft' | 'count' | 'move' | 'start';
 
 /** A round from its drones to its last queen: what is done, what is next, and the entries that it asks for. */
 export function RoundSlip({
@@ -29,7 +29,10 @@ export function RoundSlip({
   const [refused, setRefused] = useState<string>();
   const head = useRef<HTMLDivElement>(null);
   // On a phone the slip stands above the list that it was chosen from.
-  useEffect(() => head.current?.scrollIntoView({ block: 'nearest' }), []);
+  useEffect(() => {
+    // Newer browsers give a promise, which is no way to clean up.
+    head.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   const { round, queens, open, outcome } = view;
   const { today, ripe } = rearing;
   const rooms = ripe.find((each) => each.round.id === round.id);
@@ -62,19 +65,22 @@ export function RoundSlip({
       <div className="mt-3 grid gap-2">
         {asked === undefined && (
           <>
+            {round.planned && <Main name="Grafted today…" onPress={() => setAsked('graft')} />}
+            {!round.accepted && (
+              <button type="button" className="button min-h-11" onClick={() => setAsked('start')}>
+                Start them step by step…
+              </button>
+            )}
             {round.planned && (
-              <>
-                <Main name="Grafted today…" onPress={() => setAsked('graft')} />
-                <button
-                  type="button"
-                  className="button min-h-11"
-                  onClick={() =>
-                    void send('plan dropped', [draft('roundDropped', { round: round.id })]).then(onClose)
-                  }
-                >
-                  Drop the plan
-                </button>
-              </>
+              <button
+                type="button"
+                className="button min-h-11 font-normal"
+                onClick={() =>
+                  void send('plan dropped', [draft('roundDropped', { round: round.id })]).then(onClose)
+                }
+              >
+                Drop the plan
+              </button>
             )}
             {!round.planned && !round.accepted && (
               <Main name="Count what is taken on…" onPress={() => setAsked('count')} />
@@ -109,6 +115,14 @@ export function RoundSlip({
               ]);
             }}
           />
+        )}
+        {asked === 'start' && (
+          <>
+            <StartIn round={round} />
+            <button type="button" className="button min-h-11" onClick={() => setAsked(undefined)}>
+              Cancel
+            </button>
+          </>
         )}
         {asked === 'count' && (
           <CountForm
@@ -154,7 +168,7 @@ export function RoundSlip({
       )}
       <h3 className="eyebrow">Day by day</h3>
       <ol>
-        {stepsOf(view).map(({ title, from, to, detail }) => {
+        {roundSteps(view).map(({ title, from, to, detail }) => {
           const past = to < today;
           const now = from <= today && !past;
           return (

@@ -36,6 +36,12 @@ export function RoundsScreen() {
             Record: {countOf(record.takes, 'take')} of {countOf(record.tried, 'cell')}; {accepted.cells} of{' '}
             {accepted.grafts} grafts taken on
           </p>
+          <a
+            className="no-print inline-flex min-h-11 items-center underline lg:min-h-8"
+            href="/api/calendar.ics"
+          >
+            Calendar file
+          </a>
         </div>
         {rearing.views.length === 0 ? (
           <p className="px-5 py-6 text-soft">

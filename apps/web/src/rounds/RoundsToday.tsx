@@ -1,10 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { showWindow } from '@yellow-cell/core';
+import { roundSteps, showWindow } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { rearingQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
-import { stepsOf } from './steps.ts';
 import { useRearing } from './useRearing.ts';
 
 /** What rounds ask for today, in a line each, with the way to them; the list of the day does not wait for it. */
@@ -18,7 +17,7 @@ function Steps() {
   const say = useSay();
   const { views, today } = useRearing();
   const now = views.flatMap((view) =>
-    stepsOf(view)
+    roundSteps(view)
       .filter(({ from, to, asks }) => asks && from <= today && to >= today)
       .map((step) => ({ view, step })),
   );

@@ -3,17 +3,18 @@ import {
   type AutumnLine,
   comesThrough,
   countOf,
-  SYRUPS,
+  type FeedPlan,
   showDay,
+  springCount,
+  wanted,
   winterAct,
 } from '@yellow-cell/core';
-import { Link } from 'react-router';
+import { Fragment } from 'react';
 import { useSay } from '../app/units.ts';
 import { Said } from '../parts/Said.tsx';
-import { RoomIcon } from '../yard/RoomIcon.tsx';
 import { odds } from './odds.ts';
-import { roomName } from './roomName.ts';
-import { useWinterAddress } from './useWinterAddress.ts';
+import { RoomHead, rowStyle } from './RoomHead.tsx';
+import { WinterTable } from './WinterTable.tsx';
 
 const ACTS: Readonly<Record<AutumnAct, string>> = {
   combine: 'combine',
@@ -22,6 +23,7 @@ const ACTS: Readonly<Record<AutumnAct, string>> = {
   feed: 'feed',
   reduce: 'reduce',
   heft: 'heft',
+  check: 'short check alone',
   leave: 'leave alone',
 };
 
@@ -37,17 +39,8 @@ interface BeforeWinterProps {
 /** Every colony of the yard in walking order: what is to be done, the sugar it wants, and how often it comes through. */
 export function BeforeWinter({ yard, lines, on, chosen, advised }: BeforeWinterProps) {
   const say = useSay();
-  const address = useWinterAddress();
   return (
-    <table className="w-full border-collapse text-[0.9rem] leading-tight">
-      <thead>
-        <tr className="text-left text-sm text-soft">
-          <th className="font-normal">room</th>
-          <th className="font-normal">{advised ? 'do' : 'stands'}</th>
-          <th className="text-right font-normal">sugar</th>
-          <th className="text-right font-normal">comes through</th>
-        </tr>
-      </thead>
+    <WinterTable heads={['room', advised ? 'do' : 'stands', 'sugar', 'comes through']} right={2}>
       <tbody>
         {lines.map((line) => {
           const { box, room } = line;
@@ -55,24 +48,13 @@ export function BeforeWinter({ yard, lines, on, chosen, advised }: BeforeWinterP
           const here = chosen === line;
           const planned = line.plan;
           return (
-            <tr
-              key={id}
-              className={`relative border-b border-hairline ${here ? 'bg-glow shadow-[inset_4px_0_0_var(--yellow)]' : ''}`}
-            >
-              <th scope="row" className="py-0.5 text-left">
-                <Link
-                  className="inline-flex min-h-12 items-center gap-1.5 pl-2 font-semibold underline after:absolute after:inset-0 lg:min-h-8"
-                  aria-current={here ? 'true' : undefined}
-                  to={address.winter(yard, line)}
-                >
-                  <RoomIcon room={room} size={15} /> {roomName(line)}
-                </Link>
-              </th>
+            <tr key={id} className={rowStyle(here)}>
+              <RoomHead yard={yard} line={line} chosen={here} />
               <td className={`px-1 ${planned && !planned.preparedOn ? 'font-semibold' : ''}`}>
                 {say(doing(line, advised, on))}
               </td>
-              <td className="whitespace-nowrap text-right">
-                {say(sugar(line) < 0.05 ? '' : `${sugar(line).toFixed(1)} kg`)}
+              <td className="whitespace-nowrap pr-2 text-right">
+                {say(wanted(line) < 0.05 ? '' : `${wanted(line).toFixed(1)} kg`)}
               </td>
               <td className="whitespace-nowrap pr-1 text-right">
                 <Through line={line} />
@@ -81,7 +63,7 @@ export function BeforeWinter({ yard, lines, on, chosen, advised }: BeforeWinterP
           );
         })}
       </tbody>
-    </table>
+    </WinterTable>
   );
 }
 
@@ -94,10 +76,6 @@ function doing({ act, plan, room, seams, keeps, winter }: AutumnLine, advised: b
   if (act === 'reduce' && keeps !== undefined) return `reduce to ${keeps}`;
   return act === 'leave' && !winter ? 'leave alone; stores not known' : ACTS[act];
 }
-
-/** What is still to be fed of what is planned, or else what is short. */
-const sugar = ({ plan, sugar_kg }: AutumnLine): number =>
-  plan ? Math.max(0, plan.sugar_kg - plan.fed_kg) : sugar_kg;
 
 function Through({ line: { winter, dwindled } }: { line: AutumnLine }) {
   if (dwindled === undefined) return <span className="text-soft">?</span>;
@@ -118,30 +96,49 @@ function Through({ line: { winter, dwindled } }: { line: AutumnLine }) {
   );
 }
 
+/** What that sugar is given as, as the sheet has it: combs at hand first, syrup while days are warm enough, fondant after. */
+const fedAs = ({ combs, buy: { sugar_kg, syrup_l, water_l, fondant_kg } }: FeedPlan) =>
+  [
+    { is: combs.length > 0, what: 'Combs of stores at hand, first', amount: `${combs.length}` },
+    {
+      is: sugar_kg >= SHOWN_KG,
+      what: 'As syrup 2:1',
+      amount: `${syrup_l.toFixed(1)} l, with ${water_l.toFixed(1)} l of water`,
+    },
+    {
+      is: fondant_kg >= SHOWN_KG,
+      what: 'As fondant, too cold for syrup',
+      amount: `${fondant_kg.toFixed(1)} kg`,
+    },
+  ].filter(({ is }) => is);
+/** Less rounds to nothing. */
+const SHOWN_KG = 0.05;
+
+const NINE_OF_TEN = 0.9;
 /** What the whole yard wants, and how many of its colonies are there in spring as it stands and once all are fed. */
-export function YardTotals({ lines }: { lines: readonly AutumnLine[] }) {
+export function YardTotals({ lines, feed }: { lines: readonly AutumnLine[]; feed: FeedPlan }) {
   const known = lines.filter(({ dwindled }) => dwindled !== undefined);
-  const sugar_kg = lines.reduce((sum, line) => sum + sugar(line), 0);
+  const sugar_kg = lines.reduce((sum, line) => sum + wanted(line), 0);
   const unknown = lines.filter(({ stores_kg }) => stores_kg === undefined).length;
   const planned = lines.filter(({ plan }) => plan).length;
-  const inSpring = known.reduce((sum, { dwindled = 0 }) => sum + 1 - dwindled, 0);
+  const { low, high, spares } = springCount(
+    known.map(({ dwindled = 0 }) => 1 - dwindled),
+    NINE_OF_TEN,
+  );
   return (
     <dl className="mt-3 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
       <dt className="text-soft">Sugar, as far as stores are known</dt>
       <dd className="text-right font-semibold">
-        <Said>{sugar_kg.toFixed(0)} kg</Said>
+        <Said>{sugar_kg.toFixed(1)} kg</Said>
       </dd>
-      {sugar_kg >= 0.05 && (
-        <>
-          <dt className="text-soft">As syrup 2:1</dt>
+      {fedAs(feed).map(({ what, amount }) => (
+        <Fragment key={what}>
+          <dt className="text-soft">{what}</dt>
           <dd className="text-right font-semibold">
-            <Said>
-              {(sugar_kg / SYRUPS.syrup21.sugar_kgPerLitre).toFixed(1)} l, with {(sugar_kg / 2).toFixed(1)} l
-              of water
-            </Said>
+            <Said>{amount}</Said>
           </dd>
-        </>
-      )}
+        </Fragment>
+      ))}
       {unknown > 0 && (
         <>
           <dt className="text-soft">Stores not known of</dt>
@@ -156,8 +153,14 @@ export function YardTotals({ lines }: { lines: readonly AutumnLine[] }) {
         <>
           <dt className="text-soft">In spring, fed and left as they stand</dt>
           <dd className="text-right font-semibold">
-            about {Math.round(inSpring)} of {known.length}
+            {low === high ? low : `${low} to ${high}`} of {known.length}
           </dd>
+          {spares !== undefined && spares > 0 && (
+            <>
+              <dt className="text-soft">Spares, to have {known.length} in nine springs of ten</dt>
+              <dd className="text-right font-semibold">{spares}</dd>
+            </>
+          )}
         </>
       )}
     </dl>

@@ -1,8 +1,11 @@
 import type { WinterForecast } from '@yellow-cell/core';
 import { scaleLinear, scalePoint } from 'd3-scale';
-import { area, line } from 'd3-shape';
+import { line } from 'd3-shape';
 import { useSay } from '../app/units.ts';
-import { bare, Ticks } from '../bench/Ticks.tsx';
+import { Ticks } from '../bench/Ticks.tsx';
+import { WeightTicks } from '../bench/WeightTicks.tsx';
+import { BandPath } from '../parts/BandPath.tsx';
+import { storesSteps } from '../parts/storesSteps.ts';
 
 const SIZE = { width: 560, left: 44, right: 12, top: 16 };
 const STORES_H = 130;
@@ -28,7 +31,7 @@ export function Course({ title, forecast, beside, start_kg, bees_kg, seams }: Co
   const most = Math.max(start_kg, ...forecast.months.map(({ high_kg }) => high_kg), 1);
   const y = scaleLinear([0, most], [STORES_H, SIZE.top]);
   const inSeams = (name: string, { low, middle, high }: WinterForecast['months'][number]['bees_kg']) => ({
-    name,
+    x: at(name),
     low: seams(low),
     middle: seams(middle),
     high: seams(high),
@@ -38,13 +41,8 @@ export function Course({ title, forecast, beside, start_kg, bees_kg, seams }: Co
     ...forecast.months.map((month) => inSeams(month.name, month.bees_kg)),
   ];
   const mostSeams = Math.max(2, ...bees.map(({ high }) => high));
-  const beesTop = STORES_H + 16;
+  const beesTop = STORES_H + 26;
   const yBees = scaleLinear([0, mostSeams], [beesTop + BEES_H, beesTop]);
-  const stores = [
-    { name: START, low_kg: start_kg, middle_kg: start_kg, high_kg: start_kg },
-    ...forecast.months,
-  ];
-  type Stores = (typeof stores)[number];
   const last = forecast.months.at(-1);
   const lastBees = bees.at(-1);
   const words = `${title}: ${last?.middle_kg.toFixed(1)} kg of stores are left in spring, in nine winters of ten ${last?.low_kg.toFixed(1)} to ${last?.high_kg.toFixed(1)} kg, and about ${lastBees?.middle.toFixed(1)} seams of bees.`;
@@ -66,30 +64,9 @@ export function Course({ title, forecast, beside, start_kg, bees_kg, seams }: Co
         aria-label={say(words)}
         className="mt-1 w-full max-w-2xl"
       >
-        <Ticks y={y} from={SIZE.left} to={SIZE.width - SIZE.right} show={(kg) => bare(say(`${kg} kg`))} />
-        <Ticks y={yBees} from={SIZE.left} to={SIZE.width - SIZE.right} show={(count) => String(count)} />
-        <path
-          d={
-            area<Stores>(
-              ({ name }) => at(name),
-              ({ low_kg }) => y(low_kg),
-              ({ high_kg }) => y(high_kg),
-            )(stores) ?? ''
-          }
-          fill="var(--comb)"
-          opacity={0.6}
-        />
-        <path
-          d={
-            line<Stores>(
-              ({ name }) => at(name),
-              ({ middle_kg }) => y(middle_kg),
-            )(stores) ?? ''
-          }
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth={2}
-        />
+        <WeightTicks y={y} from={SIZE.left} to={SIZE.width - SIZE.right} />
+        <Ticks y={yBees} from={SIZE.left} to={SIZE.width - SIZE.right} show={String} />
+        <BandPath steps={storesSteps(START, start_kg, forecast.months, at)} y={y} />
         {before && beside && (
           <path
             d={before([...beside.forecast.months]) ?? ''}
@@ -98,27 +75,7 @@ export function Course({ title, forecast, beside, start_kg, bees_kg, seams }: Co
             strokeDasharray="5 4"
           />
         )}
-        <path
-          d={
-            area<(typeof bees)[number]>(
-              ({ name }) => at(name),
-              ({ low }) => yBees(low),
-              ({ high }) => yBees(high),
-            )(bees) ?? ''
-          }
-          fill="var(--hairline)"
-        />
-        <path
-          d={
-            line<(typeof bees)[number]>(
-              ({ name }) => at(name),
-              ({ middle }) => yBees(middle),
-            )(bees) ?? ''
-          }
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth={2}
-        />
+        <BandPath steps={bees} y={yBees} fill="var(--hairline)" opacity={1} />
         <text x={2} y={SIZE.top - 5} fontSize={12} fontWeight={700} fill="var(--ink)">
           {say('1 kg').replace(/^[\d.]+ /, '')}
         </text>

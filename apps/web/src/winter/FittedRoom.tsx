@@ -6,6 +6,7 @@ import { Said } from '../parts/Said.tsx';
 import { Slider } from '../parts/Slider.tsx';
 import { Cavity } from './Cavity.tsx';
 import { CombStrip } from './CombStrip.tsx';
+import { BEYOND, FOLLOWER } from './kept.ts';
 import type { Preparing } from './usePreparation.ts';
 
 /** The room fitted to its bees: the frames that stay in their new order, the follower, what is behind it. */
@@ -121,9 +122,10 @@ interface VoidProps {
 
 /** What the frames that go out leave: behind a follower, or beside the bees. */
 function Void({ frames, follower, insulation_mm, end }: VoidProps) {
-  const board = follower && <div className="h-2.5 border border-ink bg-[var(--wood-line)]" />;
+  const { setNodeRef, isOver } = useDroppable({ id: BEYOND });
+  const board = follower && <Board />;
   return (
-    <div>
+    <div ref={setNodeRef} className={isOver ? 'bg-glow' : ''}>
       {end === 'left' && board}
       <p
         className="flex items-center justify-center px-2 text-center text-sm text-soft"
@@ -148,5 +150,24 @@ function Void({ frames, follower, insulation_mm, end }: VoidProps) {
       </p>
       {end === 'right' && board}
     </div>
+  );
+}
+
+/** The follower, to be carried to where a frame stands: that one and those beyond it come out. */
+function Board() {
+  const { setNodeRef, listeners, attributes, transform, isDragging } = useDraggable({ id: FOLLOWER });
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      aria-label="Follower: carry"
+      className={`flex min-h-6 w-full touch-none items-center max-lg:min-h-12 ${isDragging ? 'relative z-10' : ''}`}
+      style={transform ? { transform: `translate(0, ${transform.y}px)` } : undefined}
+      {...attributes}
+      {...listeners}
+    >
+      <GripVertical size={14} aria-hidden className="no-print shrink-0" />
+      <span className="h-2.5 flex-1 border border-ink bg-[var(--wood-line)]" />
+    </button>
   );
 }

@@ -1,10 +1,8 @@
-import { showDay, throughOf, type WatchAct, type WatchLine } from '@yellow-cell/core';
-import { Link } from 'react-router';
+import { roomName, showDay, throughOf, type WatchAct, type WatchLine } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
-import { RoomIcon } from '../yard/RoomIcon.tsx';
 import { odds } from './odds.ts';
-import { roomName } from './roomName.ts';
-import { useWinterAddress } from './useWinterAddress.ts';
+import { RoomHead, rowStyle } from './RoomHead.tsx';
+import { WinterTable } from './WinterTable.tsx';
 
 const ACTS: Readonly<Record<WatchAct, string>> = {
   feed: 'feed above the cluster',
@@ -25,7 +23,6 @@ interface InWinterProps {
 /** The yard in winter, most pressing first: what each asks for, its stores as brought on to today, and when they run low. */
 export function InWinter({ yard, lines, on, chosen }: InWinterProps) {
   const say = useSay();
-  const address = useWinterAddress();
   const pressing = lines.filter(({ act }) => act !== 'leave').slice(0, THIS_WEEK);
   return (
     <>
@@ -38,33 +35,14 @@ export function InWinter({ yard, lines, on, chosen }: InWinterProps) {
           </>
         )}
       </p>
-      <table className="mt-1 w-full border-collapse text-[0.9rem] leading-tight">
-        <thead>
-          <tr className="text-left text-sm text-soft">
-            <th className="font-normal">room</th>
-            <th className="font-normal">do</th>
-            <th className="text-right font-normal">stores, reserve by</th>
-            <th className="text-right font-normal">comes through</th>
-          </tr>
-        </thead>
+      <WinterTable heads={['room', 'do', 'stores, reserve by', 'comes through']} right={2}>
         <tbody>
           {lines.map((line) => {
             const { box, room, act, stores_kg, reserveOn } = line;
             const through = throughOf(line);
             return (
-              <tr
-                key={`${box.box.id} ${room.position}`}
-                className={`relative border-b border-hairline ${chosen === line ? 'bg-glow shadow-[inset_4px_0_0_var(--yellow)]' : ''}`}
-              >
-                <th scope="row" className="py-0.5 text-left">
-                  <Link
-                    className="inline-flex min-h-12 items-center gap-1.5 pl-2 font-semibold underline after:absolute after:inset-0 lg:min-h-8"
-                    aria-current={chosen === line ? 'true' : undefined}
-                    to={address.winter(yard, line)}
-                  >
-                    <RoomIcon room={room} size={15} /> {roomName(line)}
-                  </Link>
-                </th>
+              <tr key={`${box.box.id} ${room.position}`} className={rowStyle(chosen === line)}>
+                <RoomHead yard={yard} line={line} chosen={chosen === line} />
                 <td className={`px-1 ${act === 'feed' ? 'font-semibold' : ''}`}>{ACTS[act]}</td>
                 <td className="text-right">
                   {stores_kg === undefined ? '?' : say(`${stores_kg.toFixed(1)} kg`)}
@@ -79,7 +57,7 @@ export function InWinter({ yard, lines, on, chosen }: InWinterProps) {
             );
           })}
         </tbody>
-      </table>
+      </WinterTable>
     </>
   );
 }

@@ -1,12 +1,12 @@
 import type { WinterAct } from '@yellow-cell/contract';
-import { type AutumnLine, capital, inRoom, showDay, winterWork } from '@yellow-cell/core';
+import { type AutumnLine, capital, inRoom, roomName, showDay, winterWork } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { useWarned } from '../yard/useWarned.tsx';
 import { doneAsPlanned, GOES, planOf, reasonWanted, usualAct } from './plan.ts';
-import { roomName } from './roomName.ts';
+import { ShortCheck } from './ShortCheck.tsx';
 import { targetsOf } from './targets.ts';
 import type { Preparing } from './usePreparation.ts';
 import type { WinterView } from './useWinter.ts';
@@ -24,6 +24,7 @@ export function PlanBar({ winter, line, preparing }: PlanBarProps) {
   const { send, asking } = useWarned(view);
   const [reason, setReason] = useState('');
   const [by, setBy] = useState('');
+  const [pushedTo, setPushedTo] = useState('');
   const [chosenAct, setAct] = useState<WinterAct>();
   const [targetAt, setTarget] = useState(0);
   const { box, room } = line;
@@ -36,10 +37,17 @@ export function PlanBar({ winter, line, preparing }: PlanBarProps) {
   const act = chosenAct ?? usualAct(line, preparing, preparation);
   const targets = targetsOf(act, line, winter.lines, view.boxes);
   const target = targets[targetAt];
+  const alike = view.boxes.flatMap((each) =>
+    each !== box && each.design === box.design ? [each.box.label] : [],
+  );
   const lacks = GOES.includes(act) && !target;
   const book = () => {
     if (wants && reason.trim() === '') return;
-    const payload = planOf(act, target, preparing, preparation, line, of, { by, reason: reason.trim() });
+    const payload = planOf(act, target, preparing, preparation, line, of, {
+      by,
+      reason: reason.trim(),
+      pushedTo,
+    });
     void send(`${name}: winter planned`, [draft('winterPlanned', payload)]);
   };
   const done = () => {
@@ -124,6 +132,22 @@ export function PlanBar({ winter, line, preparing }: PlanBarProps) {
                 : 'No room of this yard is free for that.'}
             </p>
           ))}
+        {!GOES.includes(act) && alike.length > 0 && (
+          <div className="w-44">
+            <SelectField
+              label="Pushed together with"
+              value={pushedTo}
+              onChange={({ target: { value } }) => setPushedTo(value)}
+            >
+              <option value="">none</option>
+              {alike.map((label) => (
+                <option key={label} value={label}>
+                  {label}
+                </option>
+              ))}
+            </SelectField>
+          </div>
+        )}
         <div className="w-44">
           <TextField
             label="By"
@@ -152,6 +176,7 @@ export function PlanBar({ winter, line, preparing }: PlanBarProps) {
           {planned ? 'Plan it so instead' : `Book it for ${name}`}
         </button>
       </div>
+      <ShortCheck line={line} on={view.on} send={send} />
     </section>
   );
 }

@@ -1,56 +1,48 @@
 import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
-import { type AutumnLine, countOf, showDay, statusLine } from '@yellow-cell/core';
-import { Link } from 'react-router';
+import { type AutumnLine, countOf, lastDayOver, roomName, showDay, statusLine } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
 import { CombKey } from '../frames/CombBar.tsx';
 import { useFrameSensors } from '../frames/useFrameSensors.ts';
 import { Notice } from '../parts/Notice.tsx';
-import { RoomIcon } from '../yard/RoomIcon.tsx';
 import { AsItIs } from './AsItIs.tsx';
+import { Beside } from './Beside.tsx';
+import { ColonyHead } from './ColonyHead.tsx';
 import { FittedRoom } from './FittedRoom.tsx';
-import { carried, keptOf } from './kept.ts';
+import { BEYOND, carried, FOLLOWER, keptOf, withFollowerAt } from './kept.ts';
 import { PlanBar } from './PlanBar.tsx';
-import { roomName } from './roomName.ts';
 import { Schools } from './Schools.tsx';
 import { StoresBar } from './StoresBar.tsx';
 import { ToSpring } from './ToSpring.tsx';
 import { usePreparation } from './usePreparation.ts';
 import type { WinterView } from './useWinter.ts';
-import { useWinterAddress } from './useWinterAddress.ts';
 
 /** One colony before winter: its room as it is, fitted to it, and both winters. */
 export function Prepare({ winter, line }: { winter: WinterView; line: AutumnLine }) {
   const say = useSay();
-  const address = useWinterAddress();
   const preparing = usePreparation(winter, line);
   const { preparation, setKept, arrangement } = preparing;
   const { box, room, seams, why } = line;
   const sensors = useFrameSensors();
+  const liquid = lastDayOver(winter.months, winter.view.on, winter.season.constants.liquidFeed_C);
   const name = roomName(line);
   const drop = ({ active, over }: DragEndEvent) => {
-    if (preparation && over) setKept(carried(keptOf(preparation.frames), String(active.id), String(over.id)));
+    if (!preparation || !over) return;
+    const kept = keptOf(preparation.frames);
+    const [from, to] = [String(active.id), String(over.id)];
+    if (from === FOLLOWER) setKept(withFollowerAt(preparation.frames, kept, to, arrangement.end));
+    else if (to !== BEYOND) setKept(carried(kept, from, to));
   };
   return (
     <div className="px-5 pb-4">
-      <h2 className="mt-1 flex flex-wrap items-baseline gap-x-3 text-lg">
-        <Link
-          className="inline-flex items-center gap-2 underline"
-          to={address.room(winter.view.yard.id, line)}
-        >
-          <RoomIcon room={room} size={16} /> {name}
-        </Link>
-        <span className="text-base font-normal text-soft">
-          {say(
-            [
-              statusLine(room, winter.view.on),
-              box.designName,
-              seams === undefined ? '' : countOf(seams, 'seam'),
-            ]
-              .filter(Boolean)
-              .join(' · '),
-          )}
-        </span>
-      </h2>
+      <ColonyHead
+        yard={winter.view.yard.id}
+        line={line}
+        words={[
+          statusLine(room, winter.view.on),
+          box.designName,
+          seams === undefined ? '' : countOf(seams, 'seam'),
+        ]}
+      />
       {winter.advised && <p className="max-w-prose">{say(why)}</p>}
       <p className="text-sm text-soft">{say(knownOf(line, winter.view.on))}</p>
       {preparation ? (
@@ -76,10 +68,15 @@ export function Prepare({ winter, line }: { winter: WinterView; line: AutumnLine
             <p className="mt-1 text-sm text-soft">{say(preparation.follower.why)}</p>
           )}
           <div className="mt-3 grid gap-x-8 gap-y-3 border-t border-hairline pt-2 sm:grid-cols-2">
-            <StoresBar preparation={preparation} />
+            <StoresBar
+              preparation={preparation}
+              constants={winter.season.constants}
+              liquid={liquid === undefined || winter.view.on <= liquid}
+            />
             <Schools preparing={preparing} />
           </div>
           <ToSpring winter={winter} preparation={preparation} pitch_mm={pitchOf(line)} seams={seams ?? 0} />
+          <Beside winter={winter} line={line} preparing={preparing} />
           <PlanBar winter={winter} line={line} preparing={preparing} />
         </>
       ) : (

@@ -1,8 +1,15 @@
-import type { Preparation } from '@yellow-cell/core';
+import { type Constants, countOf, type Preparation, storesPerKg } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
 
+interface StoresBarProps {
+  preparation: Preparation;
+  constants: Constants;
+  /** Whether days are still warm enough for syrup by the climate. */
+  liquid: boolean;
+}
+
 /** Stores that stay against those to be carried, and what is fed for the difference. */
-export function StoresBar({ preparation }: { preparation: Preparation }) {
+export function StoresBar({ preparation, constants, liquid }: StoresBarProps) {
   const say = useSay();
   const { stores_kg, carry_kg, short_kg, sugar_kg, syrup_l } = preparation;
   if (carry_kg === undefined)
@@ -44,10 +51,22 @@ export function StoresBar({ preparation }: { preparation: Preparation }) {
         ) : (
           <>
             <strong>{say(`Short ${short_kg.toFixed(1)} kg`)}</strong>
-            {say(` = ${sugar_kg.toFixed(1)} kg of sugar, ${syrup_l.toFixed(1)} l of syrup 2:1.`)}
+            {say(
+              liquid
+                ? ` = ${sugar_kg.toFixed(1)} kg of sugar, ${syrup_l.toFixed(1)} l of syrup 2:1: ${fillings(syrup_l, constants)}.`
+                : ` = ${(short_kg / storesPerKg('fondant')).toFixed(1)} kg of fondant above the cluster: too cold for syrup by the climate.`,
+            )}
           </>
         )}
       </p>
     </div>
   );
+}
+
+/** How often a feeder is filled for it, and over how many days. */
+function fillings(syrup_l: number, { feederHolds_l, feedVisits_d }: Constants): string {
+  const times = Math.max(1, Math.ceil(syrup_l / feederHolds_l - 1e-9));
+  return times === 1
+    ? 'one filling of the feeder'
+    : `${countOf(times, 'filling')} of the feeder over ${countOf((times - 1) * feedVisits_d, 'day')}`;
 }

@@ -9,10 +9,11 @@ import {
 } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useSay } from '../app/units.ts';
-import { RoomIcon } from '../yard/RoomIcon.tsx';
+import { useWarned } from '../yard/useWarned.tsx';
+import { ColonyHead } from './ColonyHead.tsx';
 import { Course } from './Course.tsx';
 import { odds } from './odds.ts';
-import { roomName } from './roomName.ts';
+import { ShortCheck } from './ShortCheck.tsx';
 import type { WinterView } from './useWinter.ts';
 import { useWinterAddress } from './useWinterAddress.ts';
 
@@ -20,34 +21,30 @@ import { useWinterAddress } from './useWinterAddress.ts';
 export function Watch({ winter, line }: { winter: WinterView; line: WatchLine }) {
   const say = useSay();
   const { view, season } = winter;
+  const { send, asking } = useWarned(view);
   const { box, room, readings, factor, forecast, seams, stores_kg, bees_kg } = line;
   const { litresPerKg, smallSeams } = season.constants;
   const pitch_mm = box.model.compartments[room.position]?.frames[0]?.format.pitch_mm ?? 35;
   const to = useWinterAddress().room(view.yard.id, line);
   return (
     <div className="px-5 pb-4">
-      <h2 className="mt-1 flex flex-wrap items-baseline gap-x-3 text-lg">
-        <Link className="inline-flex items-center gap-2 underline" to={to}>
-          <RoomIcon room={room} size={16} /> {roomName(line)}
-        </Link>
-        <span className="text-base font-normal text-soft">
-          {say(
-            [
-              statusLine(room, view.on),
-              box.designName,
-              seams === undefined ? '' : `${countOf(seams, 'seam')} when last counted`,
-            ]
-              .filter(Boolean)
-              .join(' · '),
-          )}
-        </span>
-      </h2>
+      <ColonyHead
+        yard={view.yard.id}
+        line={line}
+        words={[
+          statusLine(room, view.on),
+          box.designName,
+          seams === undefined ? '' : `${countOf(seams, 'seam')} when last counted`,
+        ]}
+      />
       <p className="mt-1 max-w-prose">{say(line.why)}</p>
       <div className="no-print mt-2 flex flex-wrap gap-2">
         <Link className="button" to={to}>
           Heft, feed, count, what became of it…
         </Link>
       </div>
+      {asking}
+      <ShortCheck key={`${box.box.id} ${room.position}`} line={line} on={view.on} send={send} />
       <section aria-label="Hefts" className="mt-3 border-t border-hairline pt-2">
         <h3 className="font-semibold">Hefts of this winter</h3>
         {readings.length === 0 ? (

@@ -4,6 +4,8 @@ import {
   doing,
   inRoom,
   prepareRoom,
+  pushedWith,
+  roomName,
   winteringPlan,
   type YardChoice,
   type YardWay,
@@ -19,7 +21,6 @@ import { numberIn } from '../parts/numberIn.ts';
 import { useWarned } from '../yard/useWarned.tsx';
 import { usualArrangement, warmSideOf } from './arrangement.ts';
 import { bookedSugar, LEAST_FEED_KG, planFrom } from './plan.ts';
-import { roomName } from './roomName.ts';
 import type { WinterView } from './useWinter.ts';
 
 type Prices = WinteringQuestion['prices'];
@@ -56,7 +57,7 @@ export function WholeYard({ winter }: { winter: WinterView }) {
     setFailed(undefined);
     setSecond(false);
     try {
-      const choice = yardChoice(lines, view.boxes, season, prices);
+      const choice = yardChoice(view.state, lines, view.boxes, season, prices);
       const answer =
         choice.question.colonies.length === 0
           ? NOTHING
@@ -80,14 +81,15 @@ export function WholeYard({ winter }: { winter: WinterView }) {
   const take = () =>
     void send(
       `Winter planned for ${chosen.length} colonies`,
-      chosen.map((way) => planned(winter, way)),
+      chosen.map((way) => planned(winter, way, pushedWith(way, chosen).join(', '))),
     ).then((done) => done === 'delivered' && setLast(undefined));
   return (
     <section aria-label="The whole yard" className="no-print mt-4 border-t border-hairline pt-2">
       <h3 className="font-semibold">The whole yard as one choice</h3>
       <p className="text-sm text-soft">
-        Who stays, is reduced, moves into a free room, or joins another: the least expected loss, sugar and
-        work, each at your price. What is planned already stays as planned.
+        Who stays, is reduced, moves into a free room, joins another, or is pushed together with a box of its
+        kind nearby: the least expected loss, sugar and work, each at your price. What is planned already
+        stays as planned.
       </p>
       <div className="mt-1 grid grid-cols-3 gap-x-2">
         {(
@@ -146,7 +148,7 @@ export function WholeYard({ winter }: { winter: WinterView }) {
                 <strong>{roomName(way.line)}</strong>
                 <span className="text-right">
                   {say(
-                    `${doing(way)}${way.sugar_kg >= 0.1 ? `, ${way.sugar_kg.toFixed(1)} kg of sugar` : ''}`,
+                    `${doing(way, pushedWith(way, chosen))}${way.sugar_kg >= 0.1 ? `, ${way.sugar_kg.toFixed(1)} kg of sugar` : ''}`,
                   )}
                 </span>
               </li>
@@ -170,7 +172,7 @@ export function WholeYard({ winter }: { winter: WinterView }) {
 
 /** Those that are alive with so many seams at least: fewer is too small to count on. */
 const inSpring = ({ options, loss }: Pick<WinteringPlan, 'options' | 'loss'>, seams: number): string =>
-  `about ${Math.max(0, options.length - loss).toFixed(0)} of ${options.length} in spring with ${countOf(seams, 'seam')} or more`;
+  `about ${Math.max(0, options.length - loss).toFixed(1)} of ${options.length} in spring with ${countOf(seams, 'seam')} or more`;
 
 const asTheyStand = ({ question }: YardChoice): WinteringPlan =>
   winteringPlan(
@@ -182,8 +184,9 @@ const chosenWays = ({ ways }: YardChoice, options: readonly number[]): YardWay[]
   ways.flatMap((some, colony) => some[options[colony] ?? 0] ?? []);
 
 /** The plan of one colony: frames and board as the rules have them and feed as its own page says it, or where it goes. */
-function planned({ view, season }: WinterView, { act, line, at, into, sugar_kg }: YardWay): Draft {
-  const of = inRoom(line.box.box, line.room);
+function planned({ view, season }: WinterView, way: YardWay, pushedTo: string): Draft {
+  const { act, line, at, into, sugar_kg } = way;
+  const of = { ...inRoom(line.box.box, line.room), ...(pushedTo ? { pushedTo } : {}) };
   if (act === 'combine' && into?.room.colony)
     return draft('winterPlanned', {
       ...of,

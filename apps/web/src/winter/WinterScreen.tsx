@@ -1,6 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
-import { type AutumnLine, countOf, showDay } from '@yellow-cell/core';
+import { type AutumnLine, countOf, lastDayOver, roomName, showDay } from '@yellow-cell/core';
 import { Link, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
@@ -8,10 +8,12 @@ import { ClimateField } from '../bench/ClimateField.tsx';
 import { Said } from '../parts/Said.tsx';
 import { useQuickYard } from '../yard/useQuickYard.ts';
 import { BeforeWinter, YardTotals } from './BeforeWinter.tsx';
+import { IntoSpring } from './IntoSpring.tsx';
 import { InWinter } from './InWinter.tsx';
+import { Losses } from './Losses.tsx';
 import { Prepare } from './Prepare.tsx';
-import { roomName } from './roomName.ts';
-import { useWinter } from './useWinter.ts';
+import { IntoSeason, Spring } from './Spring.tsx';
+import { useWinter, type WinterView } from './useWinter.ts';
 import { useWinterAddress } from './useWinterAddress.ts';
 import { Watch } from './Watch.tsx';
 import { WholeYard } from './WholeYard.tsx';
@@ -37,12 +39,15 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const address = useWinterAddress();
   useQuickYard(winter.view, NO_CHOICE);
   const [params] = useSearchParams();
-  const { lines, time, figures, view, phase, watched, advised } = winter;
+  const { lines, time, view, phase, watched, spring, losses, feed, advised } = winter;
   const isNamed = ({ box, room }: Pick<AutumnLine, 'box' | 'room'>): boolean =>
     box.box.id === params.get('box') && (!params.get('bay') || room.bays.includes(params.get('bay') ?? ''));
   const followed = watched.find(isNamed) ?? watched[0];
+  const sprung = spring.find(isNamed) ?? spring.find(({ now }) => now && now.middle > 0) ?? spring[0];
+  const growing = spring.find(({ room }) => room === followed?.room);
   const named = lines.find(isNamed);
-  const title = phase === 'watch' ? 'In winter' : 'Before winter';
+  const leading = phase === 'out' && spring.length > 0;
+  const title = phase === 'watch' ? 'In winter' : leading ? 'Out of winter' : 'Before winter';
   const chosen = named ?? lines.find(({ act }) => act === 'reduce' || act === 'feed') ?? lines[0];
   return (
     <main className="flex h-full flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
@@ -86,15 +91,26 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
           </button>
         </header>
         <p
-          className={`mx-5 mt-1 max-w-prose text-sm ${advised || phase === 'watch' ? 'text-soft' : 'rounded bg-glow px-2 py-1'}`}
+          className={`mx-5 mt-1 max-w-prose text-sm ${advised || leading || phase === 'watch' ? 'text-soft' : 'rounded bg-glow px-2 py-1'}`}
         >
           {phase === 'watch'
             ? 'Winter: nothing is opened but for food above the cluster. Heft, listen, keep the entrances free.'
-            : say(time.sentence)}
+            : leading
+              ? 'Out of winter: first the queen’s brood and food, room ahead of the bees, pairs parted in time.'
+              : say(`${time.sentence}${lastDays(winter)}`)}
         </p>
         {phase === 'watch' && followed ? (
           <div className={named ? '' : 'max-lg:hidden'}>
             <Watch winter={winter} line={followed} />
+            {growing && (
+              <div className="px-5 pb-4">
+                <IntoSeason winter={winter} line={growing} />
+              </div>
+            )}
+          </div>
+        ) : leading && sprung ? (
+          <div className={named ? '' : 'max-lg:hidden'}>
+            <Spring winter={winter} line={sprung} />
           </div>
         ) : chosen ? (
           <div className={named ? '' : 'max-lg:hidden'}>
@@ -120,20 +136,27 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
           </span>
         </h2>
         {phase === 'watch' ? (
-          <InWinter yard={yard.id} lines={watched} on={view.on} chosen={named && followed} />
+          <>
+            <InWinter yard={yard.id} lines={watched} on={view.on} chosen={named && followed} />
+            {spring.length > 0 && (
+              <section aria-label="Who is crowded when" className="mt-4">
+                <h2 className="text-lg">Who is crowded when</h2>
+                <IntoSpring yard={yard.id} lines={spring} on={view.on} chosen={named && growing} />
+              </section>
+            )}
+          </>
+        ) : leading ? (
+          <IntoSpring yard={yard.id} lines={spring} on={view.on} chosen={named && sprung} />
         ) : (
           <>
             <BeforeWinter yard={yard.id} lines={lines} on={view.on} chosen={named} advised={advised} />
-            <YardTotals lines={lines} />
+            <YardTotals lines={lines} feed={feed} />
             {advised && <WholeYard winter={winter} />}
           </>
         )}
+        <Losses losses={losses} on={view.on} />
         <div className="no-print mt-3">
-          <ClimateField
-            climate={figures.climate}
-            latitude_deg={yard.latitude_deg}
-            onChange={figures.setClimate}
-          />
+          <ClimateField yard={yard} />
         </div>
         <p className="mt-3 text-sm text-soft">
           Odds are of a hundred such winters by the climate, the walls, the bees and the stores as they are
@@ -146,4 +169,16 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
       </aside>
     </main>
   );
+}
+
+/** By when, by the climate: the last days for syrup, and for opening. */
+function lastDays({ months, phase, view: { on, constants } }: WinterView): string {
+  if (phase !== 'prepare') return '';
+  const [syrup, opened] = [constants.liquidFeed_C, constants.openFrom_C].map((least_C) =>
+    lastDayOver(months, on, least_C),
+  );
+  const of = (what: string, day: string | undefined): string =>
+    day === undefined ? '' : day < on ? `${what} too late` : `${what} until about ${showDay(day, on)}`;
+  const words = [of('syrup', syrup), of('opened', opened)].filter(Boolean).join(', ');
+  return words === '' ? '' : ` By the climate: ${words}.`;
 }

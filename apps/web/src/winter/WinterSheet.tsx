@@ -1,6 +1,14 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { WinterAct, Yard } from '@yellow-cell/contract';
-import { type AutumnLine, capital, countOf, prepareRoom, showDay, winterWork } from '@yellow-cell/core';
+import {
+  type AutumnLine,
+  capital,
+  countOf,
+  prepareRoom,
+  roomName,
+  showDay,
+  winterWork,
+} from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
@@ -10,8 +18,9 @@ import { RoomIcon } from '../yard/RoomIcon.tsx';
 import { useWarned } from '../yard/useWarned.tsx';
 import { usualArrangement, warmSideOf } from './arrangement.ts';
 import { CombStrip } from './CombStrip.tsx';
+import { FeedAndStrips } from './FeedAndStrips.tsx';
 import { doneAsPlanned } from './plan.ts';
-import { roomName } from './roomName.ts';
+import { TickBox } from './TickBox.tsx';
 import { useWinter, type WinterView } from './useWinter.ts';
 import { useWinterAddress } from './useWinterAddress.ts';
 
@@ -71,6 +80,7 @@ function Sheet({ yard }: { yard: Yard }) {
             <Card key={`${line.box.box.id} ${line.room.position}`} winter={winter} line={line} />
           ))}
         </ol>
+        <FeedAndStrips winter={winter} />
         <p className="mt-4 text-sm text-soft">
           Veil, gloves, a second person for what is heavy:{' '}
           <Said>two over {winter.view.constants.liftAlone_kg} kg.</Said> Vapours with a mask, by label and
@@ -155,8 +165,7 @@ const opens = (act: WinterAct): boolean => act !== 'leave' && act !== 'feed';
 
 const Tick = ({ children }: { children: string }) => (
   <li className="flex items-baseline gap-2">
-    <span aria-hidden className="inline-block size-3.5 shrink-0 translate-y-0.5 border border-ink" />
-    {children}
+    <TickBox /> {children}
   </li>
 );
 

@@ -28,8 +28,8 @@ export function usualAct(line: AutumnLine, preparing: Preparing, preparation: Pr
 }
 /** Less is not worth a jar, in kg of sugar. */
 export const LEAST_FEED_KG = 0.1;
-/** Sugar as it is booked: to ten grams. */
-export const bookedSugar = (sugar_kg: number): number => Number(sugar_kg.toFixed(2));
+/** Sugar as it is booked: to a tenth of a kilogram, as it is shown everywhere, so that a column adds up. */
+export const bookedSugar = (sugar_kg: number): number => Number(sugar_kg.toFixed(1));
 
 /** The room as it is drawn; undefined where that changes nothing. */
 export function planFrom(
@@ -52,7 +52,7 @@ export function planOf(
   preparation: Preparation,
   line: AutumnLine,
   of: Pick<Plan, 'box' | 'colony' | 'bay'>,
-  { by, reason }: { by: string; reason: string },
+  { by, reason, pushedTo }: { by: string; reason: string; pushedTo: string },
 ): Plan {
   const room = act === 'reduce' ? planFrom(preparing.arrangement, preparation) : undefined;
   return {
@@ -65,6 +65,7 @@ export function planOf(
       act === 'combine' || act === 'leave'
         ? 0
         : bookedSugar(act === 'reduce' ? preparation.sugar_kg : line.sugar_kg),
+    ...(pushedTo && !GOES.includes(act) ? { pushedTo } : {}),
     ...(by ? { by } : {}),
     ...(reason ? { reason } : {}),
   };

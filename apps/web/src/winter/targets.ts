@@ -1,6 +1,11 @@
 import type { Payload } from '@yellow-cell/contract';
-import { type AutumnLine, type BoxView, type CompartmentView, withoutQueen } from '@yellow-cell/core';
-import { roomName } from './roomName.ts';
+import {
+  type AutumnLine,
+  type BoxView,
+  type CompartmentView,
+  roomName,
+  withoutQueen,
+} from '@yellow-cell/core';
 
 type Plan = Payload<'winterPlanned'>;
 /** Where a colony could go, or whom it could join: its name, and what a plan says of it. */

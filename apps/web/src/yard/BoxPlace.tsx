@@ -139,14 +139,14 @@ function PlaceForm({ view, box, onDone }: { view: YardView; box: BoxView['box'];
         />
         <TextField
           label="Metres east"
-          inputMode="decimal"
+          inputMode="text"
           value={east}
           problem={bad(east_m)}
           onChange={({ target }) => setEast(target.value)}
         />
         <TextField
           label="Metres north"
-          inputMode="decimal"
+          inputMode="text"
           value={north}
           problem={bad(north_m)}
           onChange={({ target }) => setNorth(target.value)}
@@ -192,7 +192,7 @@ function WeighForm({ box, label, onDone }: { box: string; label: string; onDone:
       </label>
       <TextField
         label={`Temperature inside (°${measures.temperature})`}
-        inputMode="decimal"
+        inputMode="text"
         value={degrees}
         problem={tooHot ? say('From −40 to 70 °C.') : undefined}
         onChange={({ target }) => setDegrees(target.value)}

@@ -31,6 +31,9 @@ import type { BoxView, CompartmentView, YardView } from './useYard.ts';
 // What is told at each step comes when a room is opened, not with the map.
 const RoomRuns = lazy(async () => ({ default: (await import('../playbooks/RoomRuns.tsx')).RoomRuns }));
 
+// Drawn once the room is there: the map needs none of it.
+const Strength = lazy(async () => ({ default: (await import('./Strength.tsx')).Strength }));
+
 interface CompartmentSlipProps {
   view: YardView;
   boxView: BoxView;
@@ -107,6 +110,9 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
           )}
         </p>
       )}
+      <Suspense>
+        <Strength view={view} boxView={boxView} compartment={compartment} />
+      </Suspense>
       {isToday && (
         <Suspense>
           <RoomRuns view={view} boxView={boxView} compartment={compartment} />

@@ -53,6 +53,9 @@ export function TodayList({ view }: { view: YardView }) {
         <button type="button" className="button min-h-11 max-sm:hidden" onClick={() => window.print()}>
           Print the list
         </button>
+        <a className="inline-flex min-h-11 items-center px-1 underline" href="/api/calendar.ics">
+          Calendar file
+        </a>
       </div>
       {isToday && (
         <div className="no-print max-w-2xl py-2 max-sm:order-last">

@@ -15,6 +15,7 @@ import {
   playbooks,
   purposeWords,
   roles,
+  shortCheckWords,
   showDay,
   showTime,
   stepOf,
@@ -140,6 +141,7 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names, zone: strin
       .join(', '),
   winterPrepared: () => 'Prepared for winter as planned',
   winterDropped: () => 'Plan for winter dropped',
+  shortChecked: ({ did }) => `Short check: ${did.map((each) => shortCheckWords[each]).join(', ')}`,
   roundPlanned: ({ number, graftOn, grafts }) =>
     `Round ${number} planned: ${countOf(grafts, 'graft')} on ${showDay(graftOn)}`,
   roundDropped: () => 'Plan of a round dropped',

@@ -7,6 +7,7 @@ import {
   Entry,
   type EventKind,
   type LogEvent,
+  type Measures,
   type Payload,
   type Session,
   type Unsettled,
@@ -28,6 +29,7 @@ import {
 import { type ReactNode, Suspense, useSyncExternalStore } from 'react';
 import { MemoryRouter } from 'react-router';
 import { vi } from 'vitest';
+import { MeasuresContext } from '../app/units.ts';
 import { ToastProvider } from '../parts/Toast.tsx';
 import type { YardView } from './useYard.ts';
 
@@ -104,13 +106,13 @@ export const built: readonly LogEvent[] = [
   }),
 ];
 
-export function viewOf(events: readonly LogEvent[]): YardView {
+export function viewOf(events: readonly LogEvent[], on: Day = TODAY): YardView {
   const constants = constantsWith({});
-  const state = foldOn(stateOfStanding([], [], YARD, []), known, chronicle(events), TODAY, constants);
-  const boxes = boxViews(state, known, YARD, constants, { on: TODAY, today: TODAY });
+  const state = foldOn(stateOfStanding([], [], YARD, []), known, chronicle(events), on, constants);
+  const boxes = boxViews(state, known, YARD, constants, { on, today: on });
   return {
     yard,
-    on: TODAY,
+    on,
     state,
     designs: known.designs,
     boxes,
@@ -175,23 +177,38 @@ export function serverWith(events: readonly LogEvent[], unsettled: readonly Unse
 }
 export type Server = ReturnType<typeof serverWith>;
 
-function Seen({ server, children }: { server: Server; children: (view: YardView) => ReactNode }) {
-  const events = useSyncExternalStore(server.subscribe, () => server.events);
-  return children(viewOf(events));
+interface SeenProps {
+  server: Server;
+  on: Day;
+  children: (view: YardView) => ReactNode;
 }
 
-export function show(server: Server, children: (view: YardView) => ReactNode) {
-  const client = new QueryClient();
+function Seen({ server, on, children }: SeenProps) {
+  const events = useSyncExternalStore(server.subscribe, () => server.events);
+  return children(viewOf(events, on));
+}
+
+/** The yard on a day, today where none is said, in measures of the reader's. */
+export function show(
+  server: Server,
+  children: (view: YardView) => ReactNode,
+  { on = TODAY, measures = METRIC }: { on?: Day; measures?: Measures } = {},
+) {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   client.setQueryData(['session'], session);
   client.setQueryData(['yards'], [yard]);
   return render(
     <QueryClientProvider client={client}>
       <MemoryRouter>
-        <ToastProvider>
-          <Suspense fallback="…">
-            <Seen server={server}>{children}</Seen>
-          </Suspense>
-        </ToastProvider>
+        <MeasuresContext value={measures}>
+          <ToastProvider>
+            <Suspense fallback="…">
+              <Seen server={server} on={on}>
+                {children}
+              </Seen>
+            </Suspense>
+          </ToastProvider>
+        </MeasuresContext>
       </MemoryRouter>
     </QueryClientProvider>,
   );

@@ -23,7 +23,8 @@ export function useChoice(): Choice {
           if (value) next.set(key, value);
           else next.delete(key);
         }
-        next.delete('build');
+        // What was about to be done where one was is not done elsewhere.
+        for (const key of ['build', 'begin', 'round']) next.delete(key);
         return next;
       }),
   };

@@ -81,6 +81,7 @@ export const subjectFields: Readonly<Record<EventKind, Named>> = {
   winterPlanned: { ...colony, 'to.box': 'box', 'with.box': 'box', 'with.colony': 'colony' },
   winterPrepared: colony,
   winterDropped: colony,
+  shortChecked: colony,
 
   roundPlanned: { round: 'round', donorQueen: 'queen' },
   roundDropped: { round: 'round' },

@@ -3,6 +3,10 @@ import { CalendarDate, Id, name, PartId, text } from '../primitives.ts';
 import { WinterAct } from '../status.ts';
 import { inColony } from './where.ts';
 
+/** What is done of a short check, in its order. */
+export const ShortCheck = z.enum(['strips', 'lookedDown', 'floor', 'closed', 'strapped']);
+export type ShortCheck = z.infer<typeof ShortCheck>;
+
 /** How a room is to be fitted to its bees. */
 export const WinterRoom = z.strictObject({
   /** The frames that stay, in their order from the left, each turned round or not. */
@@ -31,6 +35,8 @@ export const winterEvents = {
     with: z.strictObject({ box: Id, colony: Id }).optional(),
     /** What that room or colony is called. */
     where: name(80).optional(),
+    /** Labels of the boxes that its box is pushed together with. */
+    pushedTo: name(80).optional(),
     sugar_kg: z.number().min(0).max(100, 'No colony is fed more than 100 kg.'),
     /** The last day for it. */
     by: CalendarDate.optional(),
@@ -40,4 +46,9 @@ export const winterEvents = {
   /** Done as planned, but for what is still to be fed. */
   winterPrepared: z.strictObject(inColony),
   winterDropped: z.strictObject(inColony),
+  /** The short check (handbook 12, 63): nothing is opened but the lid. */
+  shortChecked: z.strictObject({
+    ...inColony,
+    did: z.array(ShortCheck).min(1, 'At least one thing was looked at.').max(5),
+  }),
 } as const;

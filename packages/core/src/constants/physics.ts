@@ -204,6 +204,15 @@ export const winterConstants = {
   winterFeed_min: constant(8, 'min', estimate, [0, 240], 'Work of feeding a colony for winter'),
   winterReduce_min: constant(15, 'min', estimate, [0, 240], 'Work of reducing a cavity'),
   winterMove_min: constant(25, 'min', estimate, [0, 240], 'Work of moving a colony into another room'),
+  winterRow_min: constant(10, 'min', estimate, [0, 240], 'Work of pushing a box together with another'),
+  winterStrangers_min: constant(
+    15,
+    'min',
+    estimate,
+    [0, 240],
+    'Work of joining bees of strangers beyond that of one family: paper, a second look',
+  ),
+  rowWithin_m: constant(5, 'm', estimate, [0, 100], 'Boxes further apart are not pushed together'),
   winterCombine_min: constant(20, 'min', estimate, [0, 240], 'Work of combining two colonies'),
   heftsApart_d: constant(
     14,
@@ -219,6 +228,22 @@ export const winterConstants = {
     [1, 90],
     'A plan for winter is carried out within so many days',
   ),
+  feedVisits_d: constant(
+    5,
+    'days',
+    estimate,
+    [1, 21],
+    'Between one round of feeding before winter and the next',
+  ),
+  feederHolds_l: constant(2, 'l', estimate, [0.2, 15], 'Syrup that a feeder takes at once'),
+  fondantAtOnce_kg: constant(2.5, 'kg', estimate, [0.2, 15], 'Fondant that is laid on at once'),
+  storesComb_kg: constant(
+    0.5,
+    'kg',
+    estimate,
+    [0.1, 5],
+    'A comb at hand with so much is worth giving as stores',
+  ),
   winterEmerges: constant(
     0.01,
     'share/day',
@@ -227,4 +252,18 @@ export const winterConstants = {
     'Young bees that emerge on a day at the end of winter, to those there are',
   ),
   spreadUse: constant(0.1, 'share', spread, [0, 0.5], 'How sure the use of stores is'),
+  springBrood: constant(
+    0.9,
+    'cells',
+    estimate,
+    [0.1, 1.4],
+    'Cells of brood to a bee at the end of winter, all ages together',
+  ),
+  springForage_g: constant(
+    0.1,
+    'g/day',
+    estimate,
+    [0, 0.5],
+    'What a flier brings home on a day of spring beyond what she uses',
+  ),
 } as const;

@@ -135,6 +135,27 @@ export const watchingConstants = {
     [0.5, 8],
     'A colony with fewer in spring is too small to count on',
   ),
+  givesSealed: constant(
+    1,
+    'frames',
+    'Our estimate',
+    [0.5, 6],
+    'Sealed brood from which a colony may give a frame of it',
+  ),
+  fliesHome: constant(
+    0.2,
+    'share',
+    'Giving cells',
+    [0, 0.6],
+    'Of shaken bees, those that fly home though they are shut in or moved at first',
+  ),
+  strayDay: constant(
+    0.012,
+    'share/day',
+    'Our estimate',
+    [0, 0.1],
+    'How much less sure each day makes what is reckoned of a strength',
+  ),
   weakSeams: constant(1.5, 'seams', 'Our estimate', [0.5, 6], 'Below this a colony is weak'),
   crowdedShare: constant(
     1,
@@ -269,6 +290,13 @@ export const watchingConstants = {
     'Reducing: when and who',
     [5, 25],
     'Mean daily maximum of a fortnight below which the cavity is reduced',
+  ),
+  openFrom_C: constant(
+    8,
+    '°C',
+    'Our estimate',
+    [0, 18],
+    'Colonies are not opened while days reach less, but for a short check',
   ),
   liquidFeed_C: constant(
     12,

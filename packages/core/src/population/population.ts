@@ -1,6 +1,12 @@
-import type { PopulationAnswer, PopulationDay, PopulationQuestion, Problem } from '@yellow-cell/contract';
+import type {
+  Format,
+  PopulationAnswer,
+  PopulationDay,
+  PopulationQuestion,
+  Problem,
+} from '@yellow-cell/contract';
 import { CELLS_PER_CM2, combSide } from '../box/measures.ts';
-import { daysBetween, plusDays } from '../calendar/days.ts';
+import { type Day, daysBetween, plusDays } from '../calendar/days.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
 import { STORES_OF } from '../feed/feeds.ts';
 import { standardFormats } from '../formats/formats.ts';
@@ -34,58 +40,90 @@ export function population(
   constants: Constants = defaultConstants,
 ): PopulationAnswer {
   refuse(populationProblems(question, constants));
+  const format = formatOf(question.format);
+  return format ? { days: followed({ ...question, format }, constants) } : { days: [] };
+}
+
+/** What is asked of combs of any format. */
+export interface Following extends Omit<PopulationQuestion, 'format'> {
+  format: Format;
+}
+
+/** The same for combs of any format; what they cannot hold is not refused. */
+export function followed(question: Following, constants: Constants = defaultConstants): PopulationDay[] {
   const { from, days, feed = [] } = question;
   const colony = begin(question, constants);
-  const rows: PopulationDay[] = [rowOf(from, colony, 0, 0)];
-  for (let day = 1; day < days; day++) {
-    const on = plusDays(from, day);
-    const fed = feed.filter((each) => each.on === on || (day === 1 && each.on === from));
-    const { emerged, died } = advance(colony, { question, on, fed, constants });
-    rows.push(rowOf(on, colony, emerged, died));
+  const dates = datesFrom(from, days);
+  const fed = new Map<string, Feeds>();
+  for (const each of feed) {
+    // What is given on the first day is there on the second.
+    const on = each.on === from ? (dates[1] ?? from) : each.on;
+    fed.set(on, [...(fed.get(on) ?? []), each]);
   }
-  return { days: rows };
+  const hive: Hive = {
+    question,
+    capacity: cellsOf(question),
+    perKg: cellsOfStores(constants),
+    bees_kg1: constants.bees_kg1,
+  };
+  return dates.map((on, day) => {
+    const { emerged, died } = day === 0 ? NOTHING : advance(colony, hive, on, broughtBy(fed.get(on), colony));
+    return rowOf(on, colony, emerged, died);
+  });
+}
+const NOTHING = { emerged: 0, died: 0 };
+
+type Feeds = NonNullable<PopulationQuestion['feed']>;
+/** Stores that feed of a day comes to, in kg; where nobody lives nobody takes it. */
+const broughtBy = (feeds: Feeds | undefined, { all: bees }: Colony): number =>
+  feeds === undefined || bees === 0
+    ? 0
+    : feeds.reduce((all, { kg, kind = 'sugar' }) => all + kg * STORES_OF[kind], 0);
+
+/** The last days that were asked for: thousands of runs ask for the same. */
+let lastDates: { from: Day; dates: readonly Day[] } | undefined;
+function datesFrom(from: Day, days: number): readonly Day[] {
+  if (lastDates?.from !== from || lastDates.dates.length !== days)
+    lastDates = { from, dates: Array.from({ length: days }, (_, day) => plusDays(from, day)) };
+  return lastDates.dates;
 }
 
 interface Colony {
   /** Cells of brood by their age in days. */
-  brood: number[];
+  brood: Float64Array;
   /** Bees by their age in days. */
-  bees: number[];
+  bees: Float64Array;
+  /** Of all ages. */
+  all: number;
   stores_kg: number;
 }
-const sum = (numbers: readonly number[], from = 0, to = numbers.length): number => {
+const sum = (numbers: Float64Array, from = 0, to = numbers.length): number => {
   let all = 0;
-  for (let at = from; at < to; at++) all += numbers[at] ?? 0;
+  for (let at = from; at < to; at++) all += numbers[at] as number;
   return all;
 };
-const evenly = (count: number, days: number): number => count / days;
 
 /** Brood and bees of all ages alike, as they come with a frame and a shake. */
-function begin(
-  { bees_kg, sealedCells, openCells, stores_kg }: PopulationQuestion,
-  { bees_kg1 }: Constants,
-): Colony {
-  const brood = Array.from({ length: EMERGES }, (_, age) =>
-    age < HATCHES
-      ? 0
-      : age < SEALED
-        ? evenly(openCells, SEALED - HATCHES)
-        : evenly(sealedCells, EMERGES - SEALED),
-  );
-  const bees = Array.from({ length: OLDEST_D }, (_, age) =>
-    age < OFTEN_D ? evenly(bees_kg * bees_kg1, OFTEN_D) : 0,
-  );
-  return { brood, bees, stores_kg };
+function begin({ bees_kg, sealedCells, openCells, stores_kg }: Following, { bees_kg1 }: Constants): Colony {
+  const bees = new Float64Array(OLDEST_D).fill((bees_kg * bees_kg1) / OFTEN_D, 0, OFTEN_D);
+  return {
+    brood: new Float64Array(EMERGES)
+      .fill(openCells / (SEALED - HATCHES), HATCHES, SEALED)
+      .fill(sealedCells / (EMERGES - SEALED), SEALED),
+    bees,
+    all: sum(bees),
+    stores_kg,
+  };
 }
 
 const rowOf = (
   on: string,
-  { brood, bees, stores_kg }: Colony,
+  { brood, all, stores_kg }: Colony,
   emerged: number,
   died: number,
 ): PopulationDay => ({
   on,
-  bees: sum(bees),
+  bees: all,
   eggs: sum(brood, 0, HATCHES),
   open: sum(brood, HATCHES, SEALED),
   sealed: sum(brood, SEALED, EMERGES),
@@ -94,65 +132,79 @@ const rowOf = (
   died,
 });
 
-interface Day {
-  question: PopulationQuestion;
-  on: string;
-  fed: NonNullable<PopulationQuestion['feed']>;
-  constants: Constants;
+/** What stays the same from day to day. */
+interface Hive {
+  question: Following;
+  /** Cells of all combs, and those that a kilogram of stores fills. */
+  capacity: number;
+  perKg: number;
+  bees_kg1: number;
 }
 
-function advance(colony: Colony, { question, on, fed, constants }: Day): { emerged: number; died: number } {
-  const capacity = cellsOf(question);
-  const perKg = cellsOfStores(constants);
-  const before = sum(colony.bees);
-  const emerged = colony.brood[EMERGES - 1] ?? 0;
-  const young = sum(colony.bees, 0, FLIES_D) + emerged;
-  const fliers = sum(colony.bees, FLIES_D);
+/** The share that lives on, by the age that a bee comes to. */
+const LIVES = Float64Array.from({ length: OLDEST_D }, (_, age) =>
+  age === 0 ? 1 : 1 - (age < FLIES_D ? DIES.hive : age < OFTEN_D ? DIES.field : DIES.old),
+);
+
+/** A day of a colony, in place: ten thousand runs make no rubbish. */
+function advance(
+  colony: Colony,
+  { question, capacity, perKg, bees_kg1 }: Hive,
+  on: string,
+  brought: number,
+): { emerged: number; died: number } {
+  const { brood, bees } = colony;
+  const fliers = sum(bees, FLIES_D);
+  const before = colony.all;
+  const hive = before - fliers;
 
   // Each a day older; who emerges does so with company alone, and brood that nobody tends is lost.
-  const tended = before > 0 ? 1 : 0;
-  const broodOn = [0, ...colony.brood.slice(0, -1)].map((cells) => cells * tended);
-  const out = emerged * tended;
-  const aged = [out, ...colony.bees.slice(0, -1)];
-  let died = colony.bees[OLDEST_D - 1] ?? 0;
+  const emerging = brood[EMERGES - 1] as number;
+  const out = before > 0 ? emerging : 0;
+  brood.copyWithin(1, 0, EMERGES - 1);
+  brood[0] = 0;
+  if (before === 0) brood.fill(0);
+  let died = bees[OLDEST_D - 1] as number;
+  bees.copyWithin(1, 0, OLDEST_D - 1);
+  bees[0] = out;
+  let alive = out;
   for (let age = 1; age < OLDEST_D; age++) {
-    const lost = (aged[age] ?? 0) * (age < FLIES_D ? DIES.hive : age < OFTEN_D ? DIES.field : DIES.old);
-    aged[age] = (aged[age] ?? 0) - lost;
-    died += lost;
+    const aged = bees[age] as number;
+    const lives = aged * (LIVES[age] as number);
+    bees[age] = lives;
+    alive += lives;
+    died += aged - lives;
   }
 
   // What is fed goes where there is room; what is needed is taken from it.
-  const brought = fed.reduce((all, { kg, kind = 'sugar' }) => all + kg * STORES_OF[kind], 0) * tended;
   const foraged = ((question.forage_gFlier ?? 0) * fliers) / 1_000;
-  const room_kg = Math.max(0, (capacity - sum(broodOn)) / perKg);
+  const room_kg = Math.max(0, (capacity - sum(brood)) / perKg);
   const stores = Math.max(colony.stores_kg, Math.min(colony.stores_kg + brought + foraged, room_kg));
-  const bees_kg = sum(aged) / constants.bees_kg1;
-  const larvae = sum(broodOn, HATCHES, SEALED);
-  const needed = bees_kg * USE_KG_KG + (larvae * BROOD_G) / 1_000 / (SEALED - HATCHES);
+  const needed =
+    (alive / bees_kg1) * USE_KG_KG + (sum(brood, HATCHES, SEALED) * BROOD_G) / 1_000 / (SEALED - HATCHES);
   const share = needed === 0 ? 1 : Math.min(1, stores / needed);
-  for (let age = 0; age < OLDEST_D; age++) {
-    const lost = (aged[age] ?? 0) * (1 - share);
-    aged[age] = (aged[age] ?? 0) - lost;
-    died += lost;
+  if (share < 1) {
+    died += alive * (1 - share);
+    for (let age = 0; age < OLDEST_D; age++) bees[age] = (bees[age] as number) * share;
+    for (let age = HATCHES; age < SEALED; age++) brood[age] = (brood[age] as number) * share;
   }
-  for (let age = HATCHES; age < SEALED; age++) broodOn[age] = (broodOn[age] ?? 0) * share;
   colony.stores_kg = Math.max(0, stores - needed);
-  colony.bees = aged;
-  colony.brood = sum(aged) > 0 ? broodOn : broodOn.map(() => 0);
-  colony.brood[0] = eggsOf(colony, question.laysFrom, on, capacity - colony.stores_kg * perKg, young);
+  colony.all = alive * share;
+  if (colony.all <= 0) brood.fill(0);
+  brood[0] = eggsOf(colony, question.laysFrom, on, capacity - colony.stores_kg * perKg, hive + emerging);
   return { emerged: out, died };
 }
 
 /** Eggs of a day: no more than she lays, than there is room for, than the bees can keep warm, and than the young ones can feed. */
 function eggsOf(
-  { bees, brood }: Colony,
+  { all, brood }: Colony,
   laysFrom: string | null,
   on: string,
   room: number,
   young: number,
 ): number {
   if (laysFrom === null || on < laysFrom) return 0;
-  const [all, cells] = [sum(bees), sum(brood, 1)];
+  const cells = sum(brood, 1);
   const most = Math.min(
     MOST_EGGS,
     room - cells,
@@ -164,10 +216,8 @@ function eggsOf(
 
 const formatOf = (id: string) => standardFormats.find((format) => format.id === id);
 /** Both sides of every comb. */
-function cellsOf({ format, frames }: Pick<PopulationQuestion, 'format' | 'frames'>): number {
-  const known = formatOf(format);
-  return known ? frames * 2 * combSide(known) * CELLS_PER_CM2 : 0;
-}
+const cellsOf = ({ format, frames }: Pick<Following, 'format' | 'frames'>): number =>
+  frames * 2 * combSide(format) * CELLS_PER_CM2;
 /** Cells that a kilogram of stores fills. */
 const cellsOfStores = ({ honey_gcm2 }: Constants): number => (1_000 / honey_gcm2) * CELLS_PER_CM2;
 
@@ -185,9 +235,9 @@ export function populationProblems(
   }: Omit<PopulationQuestion, 'bees_kg' | 'laysFrom'>,
   constants: Constants = defaultConstants,
 ): Problem[] {
-  if (!formatOf(format))
-    return [{ path: 'format', value: format, sentence: `There is no standard format ${format}.` }];
-  const capacity = cellsOf({ format, frames });
+  const known = formatOf(format);
+  if (!known) return [{ path: 'format', value: format, sentence: `There is no standard format ${format}.` }];
+  const capacity = cellsOf({ format: known, frames });
   const used = sealedCells + openCells + stores_kg * cellsOfStores(constants);
   const most = Math.floor(capacity).toLocaleString('en');
   return [

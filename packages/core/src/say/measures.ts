@@ -37,18 +37,19 @@ export function showVolume(litres: number, { volume }: Pick<Measures, 'volume'>)
 }
 
 const FAHRENHEIT_PER_K = 9 / 5;
+/** A temperature as a number of the reader's degrees. */
+export const degreesOf = (celsius: number, { temperature }: Pick<Measures, 'temperature'>): number =>
+  temperature === 'C' ? celsius : celsius * FAHRENHEIT_PER_K + 32;
 export function showTemperature(
   celsius: number,
-  { temperature }: Pick<Measures, 'temperature'>,
+  measures: Pick<Measures, 'temperature'>,
   decimals = 0,
 ): string {
-  return temperature === 'C'
-    ? `${figures(celsius, decimals)} °C`
-    : `${figures(celsius * FAHRENHEIT_PER_K + 32, decimals)} °F`;
+  return `${figures(degreesOf(celsius, measures), decimals)} °${measures.temperature}`;
 }
-/** Degrees as a person types them. */
+/** Degrees as a person types them, so that tenths of either kind come back as they were typed. */
 export const celsiusIn = (degrees: number, { temperature }: Pick<Measures, 'temperature'>): number =>
-  temperature === 'C' ? degrees : Number(((degrees - 32) / FAHRENHEIT_PER_K).toFixed(1));
+  temperature === 'C' ? degrees : Number(((degrees - 32) / FAHRENHEIT_PER_K).toFixed(2));
 
 /** A difference of temperatures. */
 export const showKelvin = (

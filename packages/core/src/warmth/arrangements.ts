@@ -136,12 +136,12 @@ function arranged(each: Arrangement): Arranged {
 }
 
 /** On the uppermost body, under what lies there already. */
-function overBars(layers: DesignContent['layers'], sheet: Sheet): DesignContent['layers'] {
+export function overBars(layers: DesignContent['layers'], sheet: Sheet): DesignContent['layers'] {
   const at = layers.findLastIndex(({ kind }) => kind === 'body') + 1;
   return layers.toSpliced(at, 0, sheet);
 }
 
-const highHoles = (design: DesignContent): string[] =>
+export const highHoles = (design: DesignContent): string[] =>
   bodiesOf(design).flatMap(({ entrances, depth }) =>
     entrances
       .filter(({ height, state }) => state !== 'closed' && height.mm > depth.mm / 2)
@@ -149,7 +149,7 @@ const highHoles = (design: DesignContent): string[] =>
   );
 
 /** One for each compartment of the uppermost body with frames. */
-function withUpperVents(design: DesignContent): DesignContent {
+export function withUpperVents(design: DesignContent): DesignContent {
   const top = bodiesOf(design).findLast(({ bays }) => bays.some(({ frames }) => frames.length > 0));
   if (!top) return design;
   const firstBays = deriveBox(design).compartments.flatMap(({ bays }) =>
@@ -174,7 +174,7 @@ export function surestFirst(all: readonly Arranged[]): readonly Arranged[] {
   ];
 }
 
-const withStates = (
+export const withStates = (
   design: DesignContent,
   ids: readonly string[],
   state: 'closed' | 'reduced',

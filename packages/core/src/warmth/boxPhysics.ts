@@ -51,8 +51,19 @@ interface Scene {
   constants: Constants;
 }
 
-/** How a box breathes, what it costs to keep warm, where water forms, and how long it can stay shut. */
-export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPhysics {
+/** A box with its bees at rest: what it is worked out from, its openings, and the temperatures and flows that come of it. */
+interface AtRest {
+  sole: Scene;
+  scene: Scene;
+  breathing: ReadonlyMap<Compartment, AirQuestion['openings']>;
+  factors: PerCompartment;
+  sky: ReadonlyMap<string, number>;
+  free: ReturnType<typeof solveWarmth>;
+  air_m3s: PerCompartment;
+  surfaces: readonly SurfaceTint[];
+  at: ReadonlyMap<string, number>;
+}
+function atRest(design: DesignContent, conditions: Conditions): AtRest {
   const { constants = defaultConstants, row, ground_C, insulation_mm } = conditions;
   const model = deriveBox(design);
   const living = model.compartments.filter(({ frames }) => frames.length > 0);
@@ -65,11 +76,6 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
     living.map((each) => [each, factorOf(breathing.get(each) ?? [], constants.discharge)]),
   );
   const sky = skyHeat(scene.network.faces, conditions, constants);
-  const rise = conditions.held_C - conditions.outside_C;
-  const each_WK = (watts: number) => (Math.abs(rise) < 1e-9 ? 0 : watts / rise);
-  const heldOf = ({ network }: Scene, held: readonly Compartment[]) =>
-    heldHeat(network, held, conditions, constants);
-  const together = heldOf(scene, living);
   const { free, air_m3s } = settled(scene, factors, sky);
   const surfaces = scene.network.faces
     .map(
@@ -83,6 +89,41 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
     ...free.spaces.map(({ name, inside_C }) => [name, inside_C] as const),
     [OUTSIDE, conditions.outside_C] as const,
   ]);
+  return { sole, scene, breathing, factors, sky, free, air_m3s, surfaces, at };
+}
+
+/** Air and water of a room with its bees at rest, by the name that it is drawn under. */
+export interface RoomAir {
+  bays: readonly string[];
+  inside_C: number;
+  flow_m3s: number;
+  water: MoistureAnswer & { verdict: WaterVerdict };
+}
+/** How warm and how wet the rooms of a box are with their bees at rest: what `boxPhysics` says of it, and nothing else. */
+export function roomAir(design: DesignContent, conditions: Conditions): RoomAir[] {
+  const rest = atRest(design, conditions);
+  return rest.scene.living.map((each) => ({ bays: each.bays, ...airOf(each, rest) }));
+}
+
+function airOf(each: Compartment, { scene, at, air_m3s, surfaces }: AtRest) {
+  const { conditions, constants } = scene;
+  const inside_C = at.get(each.spaces[0] ?? '') ?? conditions.outside_C;
+  const flow_m3s = air_m3s.get(each) ?? 0;
+  const bees_kg = beesOf(each, scene);
+  const water = waterIn(each.spaces, surfaces, conditions, { inside_C, flow_m3s, bees_kg }, constants);
+  return { inside_C, flow_m3s, water };
+}
+
+/** How a box breathes, what it costs to keep warm, where water forms, and how long it can stay shut. */
+export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPhysics {
+  const rest = atRest(design, conditions);
+  const { sole, scene, breathing, factors, sky, free, surfaces, at } = rest;
+  const { model, living, constants } = scene;
+  const rise = conditions.held_C - conditions.outside_C;
+  const each_WK = (watts: number) => (Math.abs(rise) < 1e-9 ? 0 : watts / rise);
+  const heldOf = ({ network }: Scene, held: readonly Compartment[]) =>
+    heldHeat(network, held, conditions, constants);
+  const together = heldOf(scene, living);
   const shutOf = shutTogether(design, scene, sky, at);
   return {
     surfaces,
@@ -91,8 +132,7 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
       const bees_kg = beesOf(each, scene);
       const ua_WK = each_WK(heldOf(sole, [each]).get(each) ?? 0);
       const shared_W = together.get(each) ?? 0;
-      const inside_C = at.get(each.spaces[0] ?? '') ?? conditions.outside_C;
-      const flow_m3s = air_m3s.get(each) ?? 0;
+      const { inside_C, flow_m3s, water } = airOf(each, rest);
       const heldFlow = flowAt(factors.get(each) ?? 0, conditions.outside_C, Math.max(rise, 0));
       return {
         name: each.name,
@@ -106,7 +146,7 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
         paths: pathsOf(each, scene, free, at, flow_m3s),
         air: { flow_m3s, openings: breathing.get(each) ?? [] },
         shut: shutOf(each),
-        water: waterIn(each.spaces, surfaces, conditions, { inside_C, flow_m3s, bees_kg }, constants),
+        water,
       };
     }),
   };

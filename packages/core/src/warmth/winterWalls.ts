@@ -5,7 +5,7 @@ import { type Compartment, deriveBox } from '../box/model.ts';
 import type { Constants } from '../constants/registry.ts';
 import { heldHeat } from './heldHeat.ts';
 import { heatNetwork } from './network.ts';
-import { soleBox } from './row.ts';
+import { type Row, rowOf, soleBox } from './row.ts';
 
 /** What walls let through hangs little on the temperatures that it is asked at. */
 const OUTSIDE_C = 0;
@@ -15,16 +15,18 @@ const AIR_RISE_K = 5;
 
 /**
  * Watts that each room loses for a kelvin (UA, W/K) where some rooms are lived in and the others are not: walls, floor,
- * cover and boards with the lived-in rooms just as warm, and the air that its openings pass (handbook 3, cluster and winter).
+ * cover and boards with the lived-in rooms just as warm, and in a `row` the boxes beside it, and the air that its openings pass (handbook 3, cluster and winter).
  */
 export function winterWalls(
   design: DesignContent,
   lived: (room: Compartment) => boolean,
   constants: Constants,
   insulation_mm = 0,
+  row?: Row,
 ): ReadonlyMap<Compartment, number> {
   const model = deriveBox(design);
-  const network = soleBox(heatNetwork(design, model, constants, insulation_mm), model);
+  const own = heatNetwork(design, model, constants, insulation_mm);
+  const network = row ? rowOf(own, model, row) : soleBox(own, model);
   const held = model.compartments.filter((room) => room.frames.length > 0 && lived(room));
   const heat = heldHeat(network, held, { outside_C: OUTSIDE_C, held_C: HELD_C }, constants);
   return new Map(

@@ -8,31 +8,22 @@ import { parts } from '../carpentry/parts.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { familyDesign } from '../families/build.ts';
 import { boxViews } from '../yard/boxView.ts';
+import { compartmentsOf } from '../yard/compartments.ts';
+import { expectationsOf } from '../yard/due/rules.ts';
 import { fold } from '../yard/fold.ts';
-import type { Known } from '../yard/state.ts';
 import { told, weatherOf, YARD } from '../yard/story.test.kit.ts';
+import { warningsOf } from '../yard/warn/warnings.ts';
 import { type AutumnLine, autumnList, autumnTime } from './autumn.ts';
 import { beesOfSeams } from './cluster.ts';
 import { estimatedWinter } from './estimatedClimate.ts';
 import { winterAhead } from './forecast.ts';
+import { knownOf } from './hived.test.kit.ts';
 
 const ON = '2026-10-10';
 const months = estimatedWinter();
 const content = familyDesign('twoWayBody');
 const rooms = deriveBox(content).compartments;
-const known: Known = {
-  designs: new Map([
-    [
-      'd',
-      {
-        id: 'd',
-        name: 'Pair',
-        versions: [{ id: 'v', number: 1, content, note: '', savedAt: '', savedBy: '' }],
-      },
-    ],
-  ]),
-  yards: new Set([YARD]),
-};
+const known = knownOf(content);
 const bees = (colony: string, room: number, queen?: 'laying') =>
   told('stocked', '2026-08-01', {
     box: 'b',
@@ -118,7 +109,11 @@ describe('the yard before winter', () => {
     const acts = [dwindled, dwindled + 0.001].map(
       (dwindleRisk) => list(few, { ...defaultConstants, dwindleRisk })[0]?.act,
     );
-    expect(acts).toEqual(['pair', 'leave']);
+    expect(acts).toEqual(['pair', 'check']);
+    const left = (dwindleRisk: number, ...more: ReturnType<typeof seams>[]) =>
+      list([...few, ...more], { ...defaultConstants, dwindleRisk })[0]?.why;
+    expect(left(1)).toMatch(/but for the short check, though it dwindles in about [2-9] winters of 10\.$/);
+    expect(left(1, seams(7))).toMatch(/left alone, but for the short check\.$/);
     expect(list(few, { ...defaultConstants, dwindleRisk: dwindled })[0]?.why).toMatch(
       /it dwindles in about \d+ winters of 10/,
     );
@@ -133,7 +128,7 @@ describe('the yard before winter', () => {
     expect(light?.sugar_kg).toBeCloseTo(((light?.carry_kg ?? 0) - stores) / 1.1, 9);
     expect(light?.winter?.starved).toBeGreaterThan(0.5);
     const full = act(seams(4.5), ...audits(0.95));
-    expect(full).toMatchObject({ act: 'leave', sugar_kg: 0 });
+    expect(full).toMatchObject({ act: 'check', sugar_kg: 0 });
     expect(full?.winter?.starved).toBeLessThan(0.05);
   });
 
@@ -149,7 +144,7 @@ describe('the yard before winter', () => {
     const format = left[0]?.format ?? ({} as never);
     const full_kg = (left.length * 2 * combSide(format) * defaultConstants.honey_gcm2) / 1_000;
     expect(act(seams(4.5), weighed(without + full_kg - 0.01, false))).toMatchObject({
-      act: 'leave',
+      act: 'check',
       storesBy: 'weighed',
     });
     // More than its combs can hold: something else was on the scale.
@@ -180,7 +175,7 @@ describe('the yard before winter', () => {
     expect(line).toMatchObject({ act: 'reduce', keeps: frames });
     expect(list([few, seams(frames - 0.5)], spare)[0]?.act).toBe('heft');
     // What was looked through stays for what it holds, however few the bees.
-    expect(list([few, seams(frames - 1), ...audits(0.95)], spare)[0]?.act).toBe('leave');
+    expect(list([few, seams(frames - 1), ...audits(0.95)], spare)[0]?.act).toBe('check');
     const stores = audits(0.95).slice(0, frames - 1);
     const bare = told('frameAudited', '2026-10-02', {
       box: 'b',
@@ -193,7 +188,91 @@ describe('the yard before winter', () => {
       act: 'reduce',
       keeps: frames,
     });
-    expect(list([few, seams(4.5), ...stores, bare], { ...spare, reduceSpare: 2 })[0]?.act).toBe('leave');
+    expect(list([few, seams(4.5), ...stores, bare], { ...spare, reduceSpare: 2 })[0]?.act).toBe('check');
+  });
+});
+
+it('is left alone whole once its short check was made, for as long as a count is fresh', () => {
+  const checked = (before_d: number) =>
+    told('shortChecked', plusDays(ON, -before_d), { box: 'b', colony: 'a', did: ['strapped'] });
+  const full = [seams(4.5), ...audits(0.95)];
+  expect(act(...full)).toMatchObject({
+    act: 'check',
+    why: expect.stringContaining('but for the short check'),
+  });
+  const { countFresh_d } = defaultConstants;
+  expect(act(...full, checked(countFresh_d))?.act).toBe('leave');
+  expect(act(...full, checked(countFresh_d + 1))?.act).toBe('check');
+});
+
+it('takes less once it stands pushed together with another, and not before', () => {
+  const planned = told('winterPlanned', '2026-10-03', {
+    box: 'b',
+    colony: 'a',
+    act: 'leave',
+    pushedTo: 'B2',
+    sugar_kg: 0,
+  });
+  const prepared = told('winterPrepared', '2026-10-04', { box: 'b', colony: 'a' });
+  const carry = (...events: LogEvent[]) => act(seams(4.5), ...events)?.carry_kg ?? 0;
+  expect(carry(planned)).toBe(carry());
+  expect(carry(planned, prepared)).toBeLessThan(carry());
+});
+
+describe('in the cold', () => {
+  const { openFrom_C } = defaultConstants;
+  const cold = (max_C: number) =>
+    new Map(
+      weatherOf('2026-11-20', new Array(20).fill(0)).map((each) => [each.date, { ...each, max_C }] as const),
+    );
+  const state = (...events: LogEvent[]) =>
+    fold(known, [
+      ...built,
+      bees('a', 0, 'laying'),
+      told('strengthSeen', '2026-11-25', { box: 'b', colony: 'a', seams: 1 }),
+      ...events,
+    ]);
+  const weak = (weather: ReturnType<typeof cold>) => {
+    const now = state();
+    const box = now.boxes.get('b');
+    const [own] = box ? compartmentsOf(now, known.designs, box) : [];
+    if (!box || !own) throw new Error('There is no such box.');
+    return expectationsOf(own, box, weather, defaultConstants).find(({ kind }) => kind === 'weak');
+  };
+  const asked = (
+    kind: 'frameAudited' | 'strengthSeen',
+    weather: ReturnType<typeof cold>,
+    on = '2026-12-09',
+  ) => {
+    const payload = { box: 'b', colony: 'a', frame: 'f', slot: 's', sides: [{}, {}], seams: 3 };
+    return warningsOf(
+      {
+        state: state(),
+        designs: known.designs,
+        on,
+        weather,
+        constants: defaultConstants,
+        yard: { latitude_deg: 48 },
+      },
+      { kind, payload } as never,
+    ).map(({ sentence }) => sentence);
+  };
+
+  it('looks that open a colony wait a week from the last record, and say why', () => {
+    expect(weak(cold(openFrom_C))).toMatchObject({ from: '2026-11-25' });
+    expect(weak(cold(openFrom_C - 0.1))).toMatchObject({
+      from: '2026-12-16',
+      reason: expect.stringContaining('Held back while days reach 8 °C'),
+    });
+    expect(weak(new Map())).toMatchObject({ from: '2026-11-25' });
+  });
+
+  it('a frame that is looked through wants a reason, a count from above does not', () => {
+    expect(asked('frameAudited', cold(3)).join()).toContain('not opened but for the short check');
+    expect(asked('frameAudited', cold(openFrom_C))).toEqual([]);
+    expect(asked('strengthSeen', cold(3))).toEqual([]);
+    // Of a day before the cold, told later.
+    expect(asked('frameAudited', cold(3), '2026-11-20')).toEqual([]);
   });
 });
 

@@ -8,6 +8,7 @@ import type { BoxView, CompartmentView } from '../yard/boxView.ts';
 import type { Weather } from '../yard/due/expectation.ts';
 import { isCooling, recentMaximum } from '../yard/due/weather.ts';
 import { plannedOn } from '../yard/due/winterRules.ts';
+import { type InBox, roomName } from '../yard/roomName.ts';
 import { slotsOf } from '../yard/slots.ts';
 import type { YardState } from '../yard/state.ts';
 import { withoutQueen } from '../yard/withoutQueen.ts';
@@ -17,7 +18,7 @@ import { CARRY, fullSide, holdsOf, STAYS } from './reduce.ts';
 import { storesByWeight } from './storesByWeight.ts';
 
 /** What a colony is to be done to before winter: the cheapest look first where something is not known. */
-export type AutumnAct = 'combine' | 'count' | 'pair' | 'reduce' | 'heft' | 'feed' | 'leave';
+export type AutumnAct = 'combine' | 'count' | 'pair' | 'reduce' | 'heft' | 'feed' | 'check' | 'leave';
 
 /** A colony before winter: what is known of it, what is to be done, and why. */
 export interface AutumnLine {
@@ -47,17 +48,20 @@ export const NOT_WINTERED: readonly RoomRole[] = ['starter', 'bank'];
 
 /** The yard before winter, most pressing first: who is combined, counted, paired, reduced, hefted, fed, or left alone. */
 export function autumnList(state: YardState, boxes: readonly BoxView[], season: WinterSeason): AutumnLine[] {
+  const free = boxes.flatMap((box) =>
+    box.compartments.flatMap((room) => (room.colony ? [] : [{ box, room }])),
+  );
   return boxes
     .flatMap((box) =>
       box.compartments.flatMap((room) =>
         room.colony && room.shares === undefined && !NOT_WINTERED.includes(room.role)
-          ? lineOf(state, box, room, season)
+          ? lineOf(state, { box, room }, free, season)
           : [],
       ),
     )
     .sort((a, b) => ORDER.indexOf(a.act) - ORDER.indexOf(b.act));
 }
-const ORDER: readonly AutumnAct[] = ['combine', 'count', 'pair', 'feed', 'reduce', 'heft', 'leave'];
+const ORDER: readonly AutumnAct[] = ['combine', 'count', 'pair', 'feed', 'reduce', 'heft', 'check', 'leave'];
 
 /** Whether colonies have stopped expanding, by the yard's own weather (handbook 7, when). */
 export function autumnTime(
@@ -86,7 +90,12 @@ export function autumnTime(
       };
 }
 
-function lineOf(state: YardState, box: BoxView, room: CompartmentView, season: WinterSeason): AutumnLine {
+function lineOf(
+  state: YardState,
+  { box, room }: InBox,
+  free: readonly InBox[],
+  season: WinterSeason,
+): AutumnLine {
   const { on, constants } = season;
   const { colony, status, frames } = room;
   const strength = colony?.strength;
@@ -152,7 +161,7 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, season: W
     return {
       ...line,
       act: 'pair',
-      why: `${countOf(fresh, 'seam')} of bees${fresh < constants.smallSeams ? `, fewer than ${constants.smallSeams}` : `, and in this box it dwindles in about ${tenths(line.dwindled ?? 0)} winters of 10`}: ${beside ? `with ${beside.name} beside it it is a pair already; combined with it, they are one that lives` : 'combined, or as a pair over one divider with another'}.`,
+      why: `${countOf(fresh, 'seam')} of bees${fresh < constants.smallSeams ? `, fewer than ${constants.smallSeams}` : `, and in this box it dwindles in ${wintersOfTen(line.dwindled ?? 0)}`}: ${beside ? `with ${beside.name} beside it it is a pair already; combined with it, they are one that lives` : 'combined, or as a pair over one divider with another'}.`,
     };
   }
   if (short_kg > 0 && stores_kg !== undefined && carry_kg !== undefined)
@@ -165,11 +174,12 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, season: W
   const spare = frames - Math.max(fresh, useful ?? 0);
   if (spare >= constants.reduceSpare) {
     const keeps = Math.min(frames, Math.max(Math.ceil(fresh) + STORES_FRAMES, useful ?? 0));
+    const smaller = smallerRoom({ box, room }, keeps, free, constants);
     return {
       ...line,
       keeps,
       act: 'reduce',
-      why: `${countOf(fresh, 'seam')} of bees on ${countOf(frames, 'frame')}: to ${keeps}, the board against the last of them.`,
+      why: `${countOf(fresh, 'seam')} of bees on ${countOf(frames, 'frame')}: to ${keeps}, the board against the last of them${smaller ? `; or down into ${roomName(smaller)}, which is free with ${smaller.room.frames}` : ''}.`,
     };
   }
   if (stores_kg === undefined)
@@ -178,7 +188,33 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, season: W
       act: 'heft',
       why: 'Strong enough, and its stores are not known: heft it, or weigh it, before it is opened.',
     };
-  return { ...line, act: 'leave', why: 'Bees, queen, room and stores are as they should be: left alone.' };
+  const may = line.dwindled ?? 0;
+  const { shortCheckedOn } = colony ?? {};
+  const isChecked = shortCheckedOn !== undefined && daysBetween(shortCheckedOn, on) <= constants.countFresh_d;
+  return {
+    ...line,
+    act: isChecked ? 'leave' : 'check',
+    why: `Bees, queen, room and stores are as they should be: left alone${isChecked ? '' : ', but for the short check'}${may < ONE_IN_TEN ? '' : `, though it dwindles in ${wintersOfTen(may)}`}.`,
+  };
+}
+
+/** The smallest free room of its frames that holds those that it keeps, and few more; smaller than its own. */
+function smallerRoom(
+  own: InBox,
+  keeps: number,
+  free: readonly InBox[],
+  { winterRoomOver }: Constants,
+): InBox | undefined {
+  const formatOf = ({ box, room }: InBox) => box.model.compartments[room.position]?.frames[0]?.format.id;
+  return free
+    .filter(
+      (each) =>
+        each.room.frames >= keeps &&
+        each.room.frames <= keeps + winterRoomOver &&
+        each.room.frames < own.room.frames &&
+        formatOf(each) === formatOf(own),
+    )
+    .sort((a, b) => a.room.frames - b.room.frames)[0];
 }
 
 /** Frames that stay by what they hold, those not looked through among them; undefined where fewer than half were. */
@@ -220,5 +256,10 @@ function storesIn(
   }, 0);
 }
 
-/** Odds are not known to the percent. */
-const tenths = (share: number): number => Math.max(1, Math.round(share * 10));
+/** Share of winters: rarer than this is not said of a colony that is left alone. */
+const ONE_IN_TEN = 0.1;
+/** How often, in words: odds are not known to the percent. */
+export function wintersOfTen(share: number): string {
+  const tenths = Math.max(1, Math.round(share * 10));
+  return tenths >= 10 ? 'nearly every winter' : `about ${countOf(tenths, 'winter')} of 10`;
+}

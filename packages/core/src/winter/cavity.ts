@@ -1,5 +1,5 @@
 import type { Board, DesignContent } from '@yellow-cell/contract';
-import { type Column, columnsOf } from '../box/columns.ts';
+import { type Column, columnsOf, placesIn } from '../box/columns.ts';
 import { handPlacesFor, withHandPlaces } from '../box/handPlace.ts';
 import { type Compartment, deriveBox } from '../box/model.ts';
 import { newBoard } from '../box/newBoard.ts';
@@ -99,5 +99,26 @@ function fitted(
 /** A board that can be moved up to the bees, where one stands beyond them. */
 function followerBeside({ left, right }: Column, end: End): Board | undefined {
   const board = (end === 'left' ? right : left)?.board;
-  return board?.kind === 'follower' || board?.kind === 'dummy' ? board : undefined;
+  return isFollower(board) ? board : undefined;
+}
+const isFollower = (board: Board | undefined): boolean =>
+  board?.kind === 'follower' || board?.kind === 'dummy';
+
+/** Places for frames in an empty bay beyond a follower beside a room: what it can be widened by, a frame at a time. */
+export function framesBehind(
+  design: DesignContent,
+  bays: readonly string[],
+  lived: ReadonlySet<string>,
+): number {
+  const found = bodiesOf(design).flatMap((body) => {
+    const columns = columnsOf(body);
+    const at = columns.findIndex((column) => column.bays.some(({ id }) => bays.includes(id)));
+    return (['left', 'right'] as const).flatMap((end) => {
+      const own = columns[at];
+      const beyond = columns[end === 'left' ? at - 1 : at + 1];
+      if (!own || !beyond || beyond.bays.some(({ id }) => lived.has(id))) return [];
+      return isFollower((end === 'left' ? own.left : own.right)?.board) ? [placesIn(beyond.bays)] : [];
+    });
+  });
+  return Math.max(0, ...found);
 }

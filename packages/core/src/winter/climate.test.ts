@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { readClimate, winterMonths } from './climate.ts';
+import { readClimate } from './climate.ts';
+import { lastDayOver } from './climateDays.ts';
+import { estimatedDay, estimatedMean } from './estimatedClimate.ts';
+import { meanOn, winterMonths, yearMean } from './ownClimate.ts';
 
 const monthly = (value: (month: number) => string = (month) => String(month), head = ['date', 'mean']) => [
   head,
@@ -16,11 +19,11 @@ const daily = (): string[][] => {
 };
 const sentence = (rows: string[][], unit?: 'C' | 'F') => {
   const read = readClimate(rows, unit);
-  return read.ok ? read.climate.remarks.join(' ') : read.problems[0]?.sentence;
+  return read.ok ? read.remarks.join(' ') : read.problems[0]?.sentence;
 };
 const months = (rows: string[][], unit?: 'C' | 'F') => {
   const read = readClimate(rows, unit);
-  return read.ok ? read.climate.months.map(({ outside_C }) => outside_C) : undefined;
+  return read.ok ? winterMonths(read.climate, 48).map(({ outside_C }) => outside_C) : undefined;
 };
 
 describe('a climate of one’s own', () => {
@@ -41,17 +44,13 @@ describe('a climate of one’s own', () => {
     expect(sentence(monthly((month) => (month === 7 ? '71' : '33')))).toContain('look like °F');
   });
 
-  it('south of the equator is of April to September, and is not taken for a northern yard', () => {
-    const read = (latitude_deg: number) => {
-      const found = readClimate(monthly(), 'C', latitude_deg);
-      return found.ok ? found.climate : undefined;
-    };
-    const [south, north] = [read(-41), read(48)];
-    expect(south?.months.map(({ name }) => name.slice(0, 3)).join(' ')).toBe('Apr May Jun Jul Aug Sep');
-    expect(south?.months.map(({ outside_C }) => outside_C)).toEqual([4, 5, 6, 7, 8, 9]);
-    expect(winterMonths(south, -41)).toBe(south?.months);
-    expect(winterMonths(south, 48)[0]?.name).toBe('October');
-    expect(winterMonths(north, -41).map(({ name }) => name)[3]).toBe('July');
+  it('is of the whole year, and gives the winter of either half of the earth', () => {
+    const found = readClimate(monthly(), 'C', -41);
+    const own = found.ok ? found.climate : undefined;
+    const south = winterMonths(own, -41);
+    expect(south.map(({ name }) => name.slice(0, 3)).join(' ')).toBe('Apr May Jun Jul Aug Sep');
+    expect(south.map(({ outside_C }) => outside_C)).toEqual([4, 5, 6, 7, 8, 9]);
+    expect(winterMonths(own, 48)[0]).toMatchObject({ name: 'October', outside_C: 10, days: 31 });
     const summer = readClimate(
       monthly().filter(([date = '']) => !/-0[4-9]/.test(date)),
       'C',
@@ -89,5 +88,59 @@ describe('a climate of one’s own', () => {
     expect(
       sentence([['date', 'mean'], ...Array.from({ length: 50_000 }, () => ['2025-01-01', '1'])]),
     ).toContain('50,000 rows');
+  });
+});
+
+describe('a climate of a yard', () => {
+  const months = Array.from({ length: 12 }, (_, month) => ({ min_C: month - 3, max_C: month + 5 }));
+  const own = { months };
+
+  it('tells the mean of a day between the middles of two months, round the year', () => {
+    expect(meanOn(own, '2026-03-15', 48)).toBe(3);
+    expect(meanOn(own, '2026-03-30', 48)).toBeCloseTo(3 + 15 / 30.4, 9);
+    expect(meanOn(own, '2026-03-01', 48)).toBeCloseTo(3 - 14 / 30.4, 9);
+    // From December, 12, down to January, 1.
+    expect(meanOn(own, '2026-12-30', 48)).toBeCloseTo(12 - 11 * (15 / 30.4), 9);
+    expect(yearMean(own, 48)).toBe(6.5);
+  });
+
+  it('is estimated where a month is not known, and that winter with it', () => {
+    const partly = { months: months.map((each, month) => (month === 6 ? null : each)) };
+    expect(meanOn(partly, '2026-07-15', 48)).toBe(estimatedDay('2026-07-15', 48));
+    expect(meanOn(partly, '2026-06-20', 48)).toBe(estimatedDay('2026-06-20', 48));
+    expect(meanOn(partly, '2026-06-10', 48)).toBeCloseTo(6 - 5 / 30.4, 9);
+    expect(yearMean(partly, 48)).toBe(estimatedMean(48));
+    expect(winterMonths(partly, 48)[0]?.outside_C).toBe(10);
+    expect(winterMonths(partly, -41)).toEqual(winterMonths(undefined, -41));
+    expect(meanOn(undefined, '2026-07-15', -41)).toBe(estimatedDay('2026-07-15', -41));
+  });
+
+  it('says by its own maxima until when days are warm enough', () => {
+    // October 14 °C, November 8 °C in the means of their maxima: 11 °C lies half way, about the end of October.
+    const cooling = {
+      months: months.map((each, month) =>
+        month === 9
+          ? { min_C: 0, max_C: 14 }
+          : month === 10
+            ? { min_C: 0, max_C: 8 }
+            : { ...each, max_C: each.max_C + 30 },
+      ),
+    };
+    expect(lastDayOver(winterMonths(cooling, 48), '2026-10-05', 11)).toBe('2026-10-31');
+    expect(lastDayOver(winterMonths(cooling, 48), '2026-10-05', 7.9)).toBeUndefined();
+  });
+
+  it('keeps minima and maxima as they were read, and makes both of a mean alone', () => {
+    const both = readClimate(daily(), 'C', 48);
+    expect(both.ok && both.climate.months[6]).toEqual({ min_C: 0, max_C: 6 });
+    const mean = readClimate(monthly(), 'C', 48);
+    expect(mean.ok && mean.climate.months[6]).toEqual({ min_C: 3, max_C: 11 });
+    const winterOnly = readClimate(
+      monthly().filter(([date = '']) => !/-0[4-9]/.test(date)),
+      'C',
+      48,
+    );
+    expect(winterOnly.ok && winterOnly.climate.months[6]).toBeNull();
+    expect(winterOnly.ok && winterOnly.remarks.join()).toContain('Nothing is known of 6 months');
   });
 });

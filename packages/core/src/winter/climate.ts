@@ -1,16 +1,12 @@
-import type { Problem } from '@yellow-cell/contract';
+import type { Climate, Problem } from '@yellow-cell/contract';
 import { monthNames } from '../calendar/months.ts';
 import { countOf } from '../say/words.ts';
-import { estimatedWinter } from './estimatedClimate.ts';
-import type { WinterMonth } from './forecast.ts';
+import { DAY_OVER_MEAN_K, DAYS, winterOf } from './ownClimate.ts';
 
-/** A climate from a table of a breeder's own, daily or monthly: a date and a mean, or a minimum and a maximum, in °C. */
-export interface Climate {
-  months: WinterMonth[];
-  /** What was left out or looks odd; the rest still works. */
-  remarks: string[];
-}
-export type ReadClimate = { ok: true; climate: Climate } | { ok: false; problems: Problem[] };
+/** What a breeder's own table was read as; `remarks` say what was left out or looks odd, the rest still works. */
+export type ReadClimate =
+  | { ok: true; climate: Climate; remarks: string[] }
+  | { ok: false; problems: Problem[] };
 
 const MOST_ROWS = 20_000;
 const COLUMNS = {
@@ -25,16 +21,7 @@ const COLDEST_C = -60;
 const HOTTEST_C = 55;
 /** A year whose warmest month means over this was not measured in °C. */
 const FAHRENHEIT_MEAN = 45;
-/** The six months about the coldest, in order: October to March, or south of the equator April to September. */
-const winterOf = (latitude_deg: number): readonly number[] =>
-  latitude_deg < 0 ? [4, 5, 6, 7, 8, 9] : [10, 11, 12, 1, 2, 3];
-/** The winter of a yard: of the breeder's own climate where that was read for its half of the earth, else one estimated from the latitude. */
-export const winterMonths = (climate: Climate | undefined, latitude_deg: number): WinterMonth[] =>
-  climate && climate.months[0]?.name === monthNames[(winterOf(latitude_deg)[0] ?? 1) - 1]
-    ? climate.months
-    : estimatedWinter(latitude_deg);
-
-/** Rows of text as a table reader gives them, the first with the names of the columns. */
+/** Rows of text as a table reader gives them, the first with the names of the columns: a date, and a mean or a minimum and a maximum, daily or monthly. */
 export function readClimate(
   rows: readonly (readonly string[])[],
   unit: 'C' | 'F' | 'unsaid' = 'unsaid',
@@ -56,14 +43,14 @@ export function readClimate(
       `There is no column for the mean temperature, or for minimum and maximum: ${[...COLUMNS.mean, ...COLUMNS.min, ...COLUMNS.max].join(', ')}.`,
     );
   }
-  const seen = new Map<string, number>();
+  const seen = new Map<string, MinMax>();
   const remarks: string[] = [];
   const counts = { unread: 0, twice: 0, odd: 0 };
   for (const row of body) {
     const date = dateIn(row[at.date] ?? '');
-    const celsius = temperatureIn(row, at, unit);
+    const celsius = temperaturesIn(row, at, unit);
     if (!date || celsius === undefined) counts.unread += 1;
-    else if (unit !== 'unsaid' && (celsius < COLDEST_C || celsius > HOTTEST_C)) counts.odd += 1;
+    else if (unit !== 'unsaid' && isOdd(celsius)) counts.odd += 1;
     else if (seen.has(date)) counts.twice += 1;
     else seen.set(date, celsius);
   }
@@ -73,7 +60,7 @@ export function readClimate(
       'No row could be read: a date is written 2026-01-31 or 2026-01, a temperature like -3.5.',
     );
   const means = monthlyMeans(seen);
-  if (unit === 'unsaid' && Math.max(...means.values()) > FAHRENHEIT_MEAN)
+  if (unit === 'unsaid' && Math.max(...[...means.values()].map(meanOf)) > FAHRENHEIT_MEAN)
     return failed('mean', 'The temperatures look like °F; say so, or give them in °C.');
   if (counts.unread > 0)
     remarks.push(
@@ -93,20 +80,21 @@ export function readClimate(
       `There is nothing for ${missing.map((month) => monthNames[month - 1]).join(', ')}: a winter wants ${monthNames[(winter[0] ?? 1) - 1]} to ${monthNames[(winter[5] ?? 1) - 1]}.`,
     );
   remarks.push(...gaps(seen, winter));
-  return {
-    ok: true,
-    climate: {
-      remarks,
-      months: winter.map((month) => ({
-        name: monthNames[month - 1] ?? '',
-        days: DAYS[month - 1] ?? 30,
-        outside_C: means.get(month) ?? 0,
-      })),
-    },
-  };
+  const months = DAYS.map((_, index) => means.get(index + 1) ?? null);
+  const unknown = months.filter((month) => month === null).length;
+  if (unknown > 0)
+    remarks.push(
+      `Nothing is known of ${countOf(unknown, 'month')} of the summer: estimated from the latitude.`,
+    );
+  if (months.some((month) => month && isOdd(month)))
+    return failed('', 'A month of this table is colder or warmer than any place.');
+  return { ok: true, climate: { months }, remarks };
 }
 
-const DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+type MinMax = NonNullable<Climate['months'][number]>;
+const meanOf = ({ min_C, max_C }: MinMax): number => (min_C + max_C) / 2;
+const isOdd = ({ min_C, max_C }: MinMax): boolean => min_C > max_C || min_C < COLDEST_C || max_C > HOTTEST_C;
+
 const failed = (path: string, sentence: string): ReadClimate => ({
   ok: false,
   problems: [{ path, sentence }],
@@ -139,34 +127,47 @@ function dateIn(text: string): string | undefined {
   return day === undefined ? match[0].slice(0, 7) : match[0].slice(0, 10);
 }
 
-function temperatureIn(
+/** A mean alone is taken for that of days which are as much warmer as their nights are colder. */
+function temperaturesIn(
   row: readonly string[],
   at: Partial<Record<Column, number>>,
   unit: 'C' | 'F' | 'unsaid',
-): number | undefined {
+): MinMax | undefined {
   const read = (index: number | undefined): number | undefined => {
     const text = index === undefined ? '' : (row[index] ?? '').trim().replace('−', '-');
     const number = /^-?\d+([.,]\d+)?$/.test(text) ? Number(text.replace(',', '.')) : Number.NaN;
     return Number.isFinite(number) ? number : undefined;
   };
   const [min, max] = [read(at.min), read(at.max)];
-  const value = read(at.mean) ?? (min !== undefined && max !== undefined ? (min + max) / 2 : undefined);
-  if (value === undefined) return undefined;
-  return unit === 'F' ? ((value - 32) * 5) / 9 : value;
+  const celsius = (value: number): number => (unit === 'F' ? ((value - 32) * 5) / 9 : value);
+  if (min !== undefined && max !== undefined) return { min_C: celsius(min), max_C: celsius(max) };
+  const mean = read(at.mean);
+  return mean === undefined
+    ? undefined
+    : { min_C: celsius(mean) - DAY_OVER_MEAN_K, max_C: celsius(mean) + DAY_OVER_MEAN_K };
 }
 
-function monthlyMeans(days: ReadonlyMap<string, number>): Map<number, number> {
-  const sums = new Map<number, { sum: number; count: number }>();
-  for (const [date, celsius] of days) {
+function monthlyMeans(days: ReadonlyMap<string, MinMax>): Map<number, MinMax> {
+  const sums = new Map<number, MinMax & { count: number }>();
+  for (const [date, { min_C, max_C }] of days) {
     const month = Number(date.slice(5, 7));
-    const before = sums.get(month) ?? { sum: 0, count: 0 };
-    sums.set(month, { sum: before.sum + celsius, count: before.count + 1 });
+    const before = sums.get(month) ?? { min_C: 0, max_C: 0, count: 0 };
+    sums.set(month, {
+      min_C: before.min_C + min_C,
+      max_C: before.max_C + max_C,
+      count: before.count + 1,
+    });
   }
-  return new Map([...sums].map(([month, { sum, count }]) => [month, sum / count]));
+  return new Map(
+    [...sums].map(([month, { min_C, max_C, count }]) => [
+      month,
+      { min_C: min_C / count, max_C: max_C / count },
+    ]),
+  );
 }
 
 /** Months of a daily table that lack days. */
-function gaps(days: ReadonlyMap<string, number>, winter: readonly number[]): string[] {
+function gaps(days: ReadonlyMap<string, MinMax>, winter: readonly number[]): string[] {
   const daily = [...days.keys()].filter((date) => date.length === 10);
   if (daily.length < days.size / 2) return [];
   const months = new Map<string, number>();

@@ -65,6 +65,12 @@ describe('a winter', () => {
     expect(at({ winterEmerges: 0.01, broodFrom_d: 90 })).toBeCloseTo(at({}), 9);
   });
 
+  it('tells the bees of spring in order, the fewest first', () => {
+    const { spring_kg } = forecastWinter({ ...plan, stores_kg: 12 }, defaultConstants, 200);
+    expect([...spring_kg].sort((a, b) => a - b)).toEqual(spring_kg);
+    expect(new Set(spring_kg).size).toBeGreaterThan(20);
+  });
+
   it('uses half to double as much once there is brood', () => {
     const constants = constantsWith({ ...noSpread, ...nobodyDies, winterBroodUse: 0.75 });
     const { months } = forecastWinter({ ...plan, stores_kg: 40 }, constants, 1);

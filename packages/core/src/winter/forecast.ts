@@ -9,6 +9,8 @@ export interface WinterMonth {
   name: string;
   days: number;
   outside_C: number;
+  /** Mean of the warmest hour of its days, where that is known. */
+  max_C?: number;
 }
 export interface WinterPlan {
   bees_kg: number;
@@ -155,6 +157,18 @@ export function expectedAfter(
     : { used_kg: 0, bees_kg: plan.bees_kg };
 }
 
+/** The same month by month: what is used in each, and the bees at its end. */
+export function expectedMonths(
+  plan: Omit<WinterPlan, 'stores_kg'>,
+  constants: Constants = defaultConstants,
+): { used_kg: number; bees_kg: number }[] {
+  const { months } = expected({ ...plan, stores_kg: PLENTY_KG }, constants);
+  return months.map(({ stores_kg, bees_kg }, at) => ({
+    used_kg: (months[at - 1]?.stores_kg ?? PLENTY_KG) - stores_kg,
+    bees_kg,
+  }));
+}
+
 /** What the winter is expected to take of stores, in kg, of a colony that has enough. */
 export const winterNeed = (
   plan: Omit<WinterPlan, 'stores_kg'>,
@@ -253,7 +267,8 @@ function courseOf(
 const strainOf = (effort_Wkg: number, { easy_Wkg, dwindle_Wkg }: Constants): number =>
   Math.min(1, Math.max(0, (effort_Wkg - easy_Wkg) / Math.max(1e-9, dwindle_Wkg - easy_Wkg)));
 
-function bandOf(values = new Float64Array()): Band {
+/** 5, 50 and 95 of a hundred of these; they are put in order. */
+export function bandOf(values = new Float64Array()): Band {
   values.sort();
   const at = (share: number): number =>
     values[Math.min(values.length - 1, Math.floor(share * values.length))] ?? 0;

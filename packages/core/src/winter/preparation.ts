@@ -1,10 +1,11 @@
-import type { CombSide, DesignContent } from '@yellow-cell/contract';
+import type { Colony, CombSide, DesignContent } from '@yellow-cell/contract';
 import type { Compartment } from '../box/model.ts';
 import { type Day, daysBetween } from '../calendar/days.ts';
 import type { Constants } from '../constants/registry.ts';
 import { STORES_OF_SUGAR, SYRUPS } from '../feed/feeds.ts';
 import { above } from '../numbers.ts';
 import { countOf } from '../say/words.ts';
+import type { Row } from '../warmth/row.ts';
 import type { BoxView, CompartmentView } from '../yard/boxView.ts';
 import { type FrameSlot, slotsOf } from '../yard/slots.ts';
 import type { YardState } from '../yard/state.ts';
@@ -225,13 +226,18 @@ export function winteringOf(
   if (!own || pitch_mm === undefined || seams === undefined || seams <= 0) return undefined;
   const others = box.compartments.filter((each) => isAnother(each, room));
   const lived = new Set(others.flatMap(({ bays }) => bays));
-  const walls = uaOf(as?.design ?? box.design, own, lived, constants, as?.insulation_mm ?? 0);
+  const row = room.colony && pushedRow(room.colony);
+  const walls = uaOf(as?.design ?? box.design, own, lived, constants, as?.insulation_mm ?? 0, row);
   if (walls === undefined || walls <= 0) return undefined;
   const company_kg = others
     .filter(({ position, shares }) => shares === undefined && Math.abs(position - room.position) === 1)
     .reduce((sum, { colony }) => sum + beesOfSeams(colony?.strength?.seams ?? 0, pitch_mm), 0);
   return { bees_kg: beesOfSeams(seams, pitch_mm, constants.litresPerKg), ua_WK: walls, company_kg, pitch_mm };
 }
+
+/** Two boxes whose walls touch; of the two, where that is not told, the first. */
+export const pushedRow = ({ winter }: Pick<Colony, 'winter'>): Row | undefined =>
+  winter?.preparedOn && winter.pushedTo ? { boxes: 2, place: 0 } : undefined;
 
 export const isAnother = (other: CompartmentView, { colony }: CompartmentView): boolean =>
   other.colony !== undefined && other.colony.id !== colony?.id;

@@ -1,6 +1,7 @@
 import type { DesignContent } from '@yellow-cell/contract';
 import type { Compartment } from '../box/model.ts';
 import type { Constants } from '../constants/registry.ts';
+import type { Row } from '../warmth/row.ts';
 import { winterWalls } from '../warmth/winterWalls.ts';
 
 /** Boxes of a version stand alike: what a room lets through (W/K), beside bays that are lived in, is worked out once for a design and its figures. */
@@ -11,10 +12,11 @@ export function uaOf(
   lived: ReadonlySet<string>,
   constants: Constants,
   insulation_mm: number,
+  row?: Row,
 ): number | undefined {
   const known = kept.get(design) ?? new Map();
   kept.set(design, known);
-  const key = [own.bays.join(), [...lived].sort().join(), insulation_mm].join('|');
+  const key = [own.bays.join(), [...lived].sort().join(), insulation_mm, row?.boxes, row?.place].join('|');
   const found = known.get(key);
   if (found?.constants === constants) return found.ua_WK;
   const walls = winterWalls(
@@ -22,6 +24,7 @@ export function uaOf(
     ({ bays }) => bays.some((bay) => own.bays.includes(bay) || lived.has(bay)),
     constants,
     insulation_mm,
+    row,
   );
   const ua_WK = [...walls].find(([{ bays }]) => bays.some((bay) => own.bays.includes(bay)))?.[1];
   known.set(key, { constants, ua_WK });

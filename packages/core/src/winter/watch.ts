@@ -1,3 +1,4 @@
+import type { Colony } from '@yellow-cell/contract';
 import { type Day, daysBetween, plusDays } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
 import type { Constants } from '../constants/registry.ts';
@@ -5,7 +6,7 @@ import { countOf } from '../say/words.ts';
 import type { BoxView, CompartmentView } from '../yard/boxView.ts';
 import type { YardState } from '../yard/state.ts';
 import { withoutQueen } from '../yard/withoutQueen.ts';
-import { NOT_WINTERED } from './autumn.ts';
+import { NOT_WINTERED, wintersOfTen } from './autumn.ts';
 import {
   comesThrough,
   expectedAfter,
@@ -69,6 +70,12 @@ export function winterPhase(months: readonly WinterMonth[], on: Day): 'prepare' 
 /** The month before the coldest but one, December in the north: who is not prepared by then is left in peace. */
 const FIRST_WATCHED = 2;
 
+/** Its last count of seams before a day of this winter. */
+export const winterCount = ({ counts, strength }: Colony, on: Day): Colony['strength'] =>
+  (counts ?? (strength ? [strength] : [])).findLast(
+    (each) => each.on <= on && each.on >= plusDays(on, -SEASON_D),
+  );
+
 /** The yard in winter, most pressing first: who is fed, looked for, hefted, or left in peace. */
 export function watchList(state: YardState, boxes: readonly BoxView[], asked: Watching): WatchLine[] {
   return boxes
@@ -90,7 +97,7 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, asked: Wa
   const { on, months, latitude_deg, constants } = asked;
   const { colony, status } = room;
   const since = plusDays(on, -SEASON_D);
-  const counted = colony?.strength && colony.strength.on >= since ? colony.strength : undefined;
+  const counted = colony && winterCount(colony, on);
   const readings = readingsOf(state, box, room, since, constants);
   const walls = winteringOf(box, room, counted?.seams, constants);
   const last = readings.at(-1);
@@ -148,7 +155,7 @@ function lineOf(state: YardState, box: BoxView, room: CompartmentView, asked: Wa
     return {
       ...line,
       act: 'look',
-      why: `It dwindles in about ${Math.round(forecast.dwindled * 10)} winters of 10: on a mild day look under the lid, no further, and keep a neighbour in mind for it.`,
+      why: `It dwindles in ${wintersOfTen(forecast.dwindled)}: on a mild day look under the lid, no further, and keep a neighbour in mind for it.`,
     };
   if (old > constants.countFresh_d)
     return {

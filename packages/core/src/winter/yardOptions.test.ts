@@ -8,10 +8,14 @@ import { fold } from '../yard/fold.ts';
 import type { Known } from '../yard/state.ts';
 import { told, YARD } from '../yard/story.test.kit.ts';
 import { autumnList } from './autumn.ts';
+import { beesOfSeams } from './cluster.ts';
 import { estimatedWinter } from './estimatedClimate.ts';
-import { winterAhead } from './forecast.ts';
+import { comesThrough, forecastWinter, winterAhead, winterNeed } from './forecast.ts';
+import { pushedWith } from './together.ts';
+import { uaOf } from './uaOf.ts';
 import { winteringPlan, winteringProblems } from './wintering.ts';
-import { doing, yardChoice } from './yardOptions.ts';
+import { yardChoice } from './yardOptions.ts';
+import { doing, type YardWay } from './yardWay.ts';
 
 const ON = '2026-10-10';
 const designs = {
@@ -70,7 +74,7 @@ function choice(...events: LogEvent[][]) {
   const state = fold(known, events.flat());
   expect(state.toSettle).toEqual([]);
   const views = boxViews(state, known, YARD, defaultConstants, { on: ON, today: ON });
-  return yardChoice(autumnList(state, views, season), views, season, prices);
+  return yardChoice(state, autumnList(state, views, season), views, season, prices);
 }
 const words = (found: ReturnType<typeof choice>) =>
   Object.fromEntries(
@@ -81,8 +85,8 @@ describe('the ways of a yard before winter', () => {
   it('are to stay, to be reduced where bees are few for the room, to move to a smaller box, and to join', () => {
     const found = choice(
       box('A', 'plain', [{ seams: 5 }], 1),
-      box('B', 'plain', [{ seams: 6 }], 3),
-      box('C', 'small', [undefined], 5),
+      box('B', 'plain', [{ seams: 6 }], 1 + defaultConstants.rowWithin_m + 0.1),
+      box('C', 'small', [undefined], 15),
     );
     expect(words(found)).toEqual({
       A: ['stays as it is', 'is reduced to 6 frames', 'moves to C', 'joins B'],
@@ -141,5 +145,131 @@ describe('the ways of a yard before winter', () => {
     const [fixed] = found.question.fixed ?? [];
     expect(found.ways[0]?.[fixed?.option ?? 0]?.act).toBe('reduce');
     expect(doing(found.ways[0]?.[fixed?.option ?? 0] as never)).toBe('is reduced to 6 frames');
+  });
+
+  it('keep a room that is planned to the very room, and a row to the row', () => {
+    const fixedOf = (plan: object, ...events: LogEvent[][]) => {
+      const planned = told('winterPlanned', '2026-10-05', {
+        box: 'A',
+        colony: 'A0',
+        sugar_kg: 0,
+        ...plan,
+      } as never);
+      const found = choice(box('A', 'plain', [{ seams: 4 }], 1), ...events, [planned]);
+      const [fixed] = found.question.fixed ?? [];
+      return fixed && found.ways[fixed.colony]?.[fixed.option];
+    };
+    const pair = box('P', 'pair', [undefined, undefined], 30);
+    const rooms = deriveBox(designs.pair).compartments;
+    for (const [position, { bays }] of rooms.entries())
+      expect(fixedOf({ act: 'move', to: { box: 'P', bays: [...bays] } }, pair)?.at?.room.position).toBe(
+        position,
+      );
+    const near = box('B', 'plain', [{ seams: 4.5 }], 2);
+    expect(fixedOf({ act: 'reduce', pushedTo: 'B' }, near)).toMatchObject({ act: 'reduce', row: [{}] });
+    expect(fixedOf({ act: 'reduce' }, near)?.row).toBeUndefined();
+    // Where its partner is gone it is reduced by itself.
+    expect(fixedOf({ act: 'reduce', pushedTo: 'B' })).toMatchObject({ act: 'reduce' });
+  });
+
+  it('are to be pushed together where two of a kind stand within reach, which saves what touching walls keep', () => {
+    const near = choice(
+      box('A', 'plain', [{ seams: 4.5 }], 1),
+      box('B', 'plain', [{ seams: 4.5 }], 1 + defaultConstants.rowWithin_m),
+      box('C', 'small', [{ seams: 4.5 }], 3),
+    );
+    expect(words(near).A?.slice(2, 4)).toEqual([
+      'stays as it is, pushed together with one of its kind',
+      'is reduced to 6 frames, pushed together with one of its kind',
+    ]);
+    expect(words(near).C?.some((does) => does.includes('pushed'))).toBe(false);
+    const { colonies, together } = near.question;
+    const at = colonies.map(({ options }) =>
+      options.findIndex(({ does }) => does.startsWith('stays as it is, pushed')),
+    );
+    const joint = together.find(({ a, b }) => a.option === at[0] && b.option === at[1] && a.colony === 0);
+    const [alone, row] = [undefined, { boxes: 2, place: 0 }].map((each) => {
+      const [own] = deriveBox(designs.plain).compartments;
+      const ua_WK = (own && uaOf(designs.plain, own, new Set(), defaultConstants, 0, each)) ?? 0;
+      const bees_kg = beesOfSeams(4.5, own?.frames[0]?.format.pitch_mm ?? 0);
+      const plan = { bees_kg, ua_WK, months: season.months, since_d: season.since_d };
+      const least_kg = beesOfSeams(defaultConstants.springSeams, own?.frames[0]?.format.pitch_mm ?? 0);
+      const stores_kg = winterNeed(plan) * (4 / 3);
+      return 1 - comesThrough(forecastWinter({ ...plan, stores_kg }, defaultConstants, 60), least_kg);
+    });
+    expect(joint?.gain).toBeCloseTo(2 * ((alone ?? 0) - (row ?? 0)), 9);
+    expect(joint?.gain).toBeGreaterThan(0);
+    // Pushing is work: by itself it is no better than to stay.
+    const [stays, alike] = [colonies[0]?.options[0], colonies[0]?.options[at[0] ?? 0]];
+    expect(alike?.loss).toBe(stays?.loss);
+    expect((alike?.work_min ?? 0) - (stays?.work_min ?? 0)).toBe(defaultConstants.winterRow_min);
+    const chosen = near.ways.map((ways, colony) => ways[at[colony] ?? 0] ?? ways[0]) as YardWay[];
+    expect(chosen.map((way) => pushedWith(way, chosen))).toEqual([['B'], ['A'], []]);
+    expect(doing(chosen[0] as YardWay, ['B'])).toBe('stays as it is, pushed together with B');
+  });
+
+  it('make joining strangers more work than joining sisters', () => {
+    const mother = (label: string, name: string) =>
+      told('queenRecorded', '2026-08-01', {
+        box: label,
+        colony: `${label}0`,
+        queen: `queen of ${label}`,
+        mother: { name },
+      });
+    const joined = (name: string) => {
+      const found = choice(box('A', 'small', [{ seams: 2 }], 1), box('B', 'plain', [{ seams: 5 }], 3), [
+        mother('A', 'Sable'),
+        mother('B', name),
+      ]);
+      return found.question.colonies[0]?.options.find(({ does }) => does.startsWith('joins'));
+    };
+    const [sisters, strangers] = [joined('Sable'), joined('Thistle')];
+    expect(sisters?.does).toBe('joins B');
+    expect(strangers?.does).toBe('joins B, strangers');
+    expect((strangers?.work_min ?? 0) - (sisters?.work_min ?? 0)).toBe(defaultConstants.winterStrangers_min);
+  });
+
+  it('are reduced from as many frames without bees as the yard says, and no fewer', () => {
+    const { reduceSpare } = defaultConstants;
+    const does = (seams: number) => words(choice(box('A', 'plain', [{ seams }], 1))).A;
+    expect(does(10 - reduceSpare)?.some((each) => each.startsWith('is reduced'))).toBe(true);
+    expect(does(10 - reduceSpare + 0.5)?.some((each) => each.startsWith('is reduced'))).toBe(false);
+  });
+
+  it('cost loss, sugar and work at their prices, less what company saves', () => {
+    const { question } = choice(box('A', 'pair', [{ seams: 2.5 }, { seams: 4.5 }], 1));
+    const [pair] = question.together;
+    const options = question.colonies.map((_, colony) =>
+      pair?.a.colony === colony ? pair.a.option : (pair?.b.option ?? 0),
+    );
+    const all = options.map((option, colony) => question.colonies[colony]?.options[option]);
+    const alone = all.reduce(
+      (sum, each) =>
+        sum +
+        (each?.loss ?? 0) * prices.colony +
+        (each?.sugar_kg ?? 0) * prices.sugar_kg +
+        ((each?.work_min ?? 0) / 60) * prices.hour,
+      0,
+    );
+    expect(winteringPlan(question, options).cost).toBeCloseTo(alone - (pair?.gain ?? 0) * prices.colony, 9);
+  });
+});
+
+describe('the autumn list', () => {
+  it('names the smallest free room that holds what a colony keeps, and little more', () => {
+    const why = (seams: number, ...free: LogEvent[][]) => {
+      const state = fold(known, [...box('A', 'plain', [{ seams }], 1), ...free.flat()]);
+      const views = boxViews(state, known, YARD, defaultConstants, { on: ON, today: ON });
+      const constants = { ...defaultConstants, dwindleRisk: 2, smallSeams: 1 };
+      return autumnList(state, views, { ...season, constants })[0]?.why;
+    };
+    const small = box('C', 'small', [undefined], 3);
+    // Four seams and a frame of stores are five frames, which it has; five and a frame are too many for it.
+    expect(why(4, small)).toContain('or down into C, which is free with 5');
+    expect(why(5, small)).not.toContain('down into');
+    // Three more than it keeps are no smaller room, and neither is one as large as its own.
+    expect(why(2, small)).toContain('down into C');
+    expect(why(1, small)).not.toContain('down into');
+    expect(why(4, box('D', 'plain', [undefined], 5))).not.toContain('down into');
   });
 });

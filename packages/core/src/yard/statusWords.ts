@@ -7,6 +7,7 @@ import type {
   Feed,
   FramePurpose,
   QueenFate,
+  ShortCheck,
   Slot,
   Status,
   Trouble,
@@ -117,4 +118,13 @@ export const purposeWords: Readonly<Record<FramePurpose, string>> = {
   graft: 'for a graft',
   search: 'to be searched',
   other: 'moved',
+};
+
+/** The short check, in its order. */
+export const shortCheckWords: Readonly<Record<ShortCheck, string>> = {
+  strips: 'strips',
+  lookedDown: 'a look down',
+  floor: 'floor',
+  closed: 'lid closed',
+  strapped: 'strap or weight',
 };

@@ -1,6 +1,6 @@
 import type { EntranceState, Trouble } from '@yellow-cell/contract';
 import { countOf } from '../../say/words.ts';
-import { troubleWords } from '../../yard/statusWords.ts';
+import { shortCheckWords, troubleWords } from '../../yard/statusWords.ts';
 import type { DayNamed } from '../days.ts';
 import { ask, fact, type Phrase } from '../fact.ts';
 import type { Got } from '../pattern.ts';
@@ -68,6 +68,10 @@ export const carePhrases: readonly Phrase[] = [
         typed.replace(/\b(out|off|taken|removed|pulled)\b/iu, 'until'),
         'strips out',
       ),
+  },
+  {
+    says: ['short check (done|made)?', 'checked short'],
+    means: () => [fact('shortChecked', 'short check', { did: Object.keys(shortCheckWords) })],
   },
   { says: ['{trouble} @seen?', '@seen {trouble}'], means: trouble(false) },
   { says: ['{trouble} @over', '@no more? {trouble} @seen?'], means: trouble(true) },

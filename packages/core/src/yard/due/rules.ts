@@ -1,5 +1,5 @@
-import type { BoxState, Colony } from '@yellow-cell/contract';
-import { later } from '../../calendar/days.ts';
+import type { BoxState, Colony, DueKind } from '@yellow-cell/contract';
+import { later, plusDays } from '../../calendar/days.ts';
 import type { Constants } from '../../constants/registry.ts';
 import { switchOf } from '../../constants/switches.ts';
 import type { StandingCompartment } from '../compartments.ts';
@@ -9,6 +9,7 @@ import { careRules } from './careRules.ts';
 import type { Case, Expectation, Rule, Weather } from './expectation.ts';
 import { nestRules } from './nestRules.ts';
 import { playbookRules } from './playbookRules.ts';
+import { tooColdToOpen } from './weather.ts';
 import { winterRules } from './winterRules.ts';
 
 /** Every rule that raises work (handbook 5, watching a compartment; 6, rules). */
@@ -39,8 +40,37 @@ export function expectationsOf(
       const raised = rule.raise(given) ?? [];
       return [raised].flat().map((work) => ({ kind, title, ...(pressing ? { pressing } : {}), ...work }));
     })
+    .map((work) => heldBack(work, weather, constants))
     .flatMap((work) => putOffBy(colony.putOff ?? [], work) ?? [])
     .sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : 0));
+}
+
+/** These open a colony, and can wait for a mild day. */
+const OPENS: readonly DueKind[] = [
+  'searchWildCells',
+  'lookForEggs',
+  'scorePattern',
+  'lookAfterCombining',
+  'markUnlike',
+  'seeEvidence',
+  'settleSuspicion',
+  'crowded',
+  'weak',
+];
+const HELD_D = 7;
+/** Out of season inspections are held back (requirement 62): a week at a time, as long as days stay cold. */
+function heldBack(work: Expectation, weather: Weather, constants: Constants): Expectation {
+  const cold = OPENS.includes(work.kind) ? tooColdToOpen(weather, constants) : undefined;
+  if (!cold) return work;
+  const until = plusDays(cold.on, HELD_D);
+  if (work.from >= until) return work;
+  return {
+    ...work,
+    from: until,
+    expected: later(until, work.expected),
+    to: later(until, work.to),
+    reason: `${work.reason} Held back while days reach ${cold.mean_C.toFixed(0)} °C: the short check alone.`,
+  };
 }
 
 /** Work that was dismissed is not asked for again; what was put off waits for its day. */

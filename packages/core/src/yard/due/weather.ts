@@ -1,5 +1,5 @@
 import type { Attempt } from '@yellow-cell/contract';
-import { type Day, earlier, plusDays } from '../../calendar/days.ts';
+import { type Day, daysBetween, earlier, plusDays } from '../../calendar/days.ts';
 import type { Constants } from '../../constants/registry.ts';
 import type { Weather } from './expectation.ts';
 
@@ -92,6 +92,21 @@ export function recentMaximum(weather: Weather, before_d = 0): { mean_C: number;
   ).filter((max) => max !== undefined && max !== null);
   if (maxima.length < MEAN_OVER_D / 2) return undefined;
   return { mean_C: maxima.reduce((sum, max) => sum + max, 0) / maxima.length, on };
+}
+
+/**
+ * The mean daily maximum of the fortnight before a day, or before the last record, where that is too cold to open a
+ * colony (requirement 62); undefined where it is not, or where nothing is known.
+ */
+export function tooColdToOpen(
+  weather: Weather,
+  { openFrom_C }: Constants,
+  on?: Day,
+): { mean_C: number; on: Day } | undefined {
+  const last = lastRecord(weather);
+  const before_d = on === undefined || last === undefined ? 0 : Math.max(0, daysBetween(on, last));
+  const recent = recentMaximum(weather, before_d);
+  return recent && recent.mean_C < openFrom_C ? recent : undefined;
 }
 
 /** So long before, days must have been warmer. */

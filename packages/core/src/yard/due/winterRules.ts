@@ -17,7 +17,7 @@ export const plannedOn = ({ winter }: Pick<Colony, 'winter'>, on: Day): Plan | u
 /** Less than this is not worth another jar, in kg of sugar. */
 const LEAST_FEED_KG = 0.1;
 
-type Work = Pick<Payload<'winterPlanned'>, 'act' | 'room' | 'where'>;
+type Work = Pick<Payload<'winterPlanned'>, 'act' | 'room' | 'where' | 'pushedTo'>;
 const WORK: Readonly<Record<Plan['act'], string>> = {
   leave: '',
   feed: '',
@@ -31,13 +31,16 @@ const WORK: Readonly<Record<Plan['act'], string>> = {
 export const winterAct = ({ act, where }: Work): string =>
   where === undefined ? WORK[act].replace(/ (to|with|into)$/, '') : `${WORK[act]} ${where}`.trim();
 
-/** The same with the frames that stay, as a sentence names it: `reduce: 6 frames stay, a follower beside them`. */
+/** The same with the frames that stay, as a sentence names it: `reduce: 6 frames stay, a follower beside them`; where they were not looked through, by what they are known. */
 export function winterWork(work: Work): string {
   const { room } = work;
   const frames = room
     ? `${countOf(room.keeps.length, 'frame stays', 'frames stay')}${room.follower ? ', a follower beside them' : ''}`
-    : '';
-  return [winterAct(work), frames].filter(Boolean).join(': ');
+    : work.act === 'reduce'
+      ? 'the frames that its bees cover stay, and one of stores, as they are found'
+      : '';
+  const own = [winterAct(work), frames].filter(Boolean).join(': ');
+  return [own, work.pushedTo ? `pushed together with ${work.pushedTo}` : ''].filter(Boolean).join('; ');
 }
 
 const prepareWinter: Rule = {
@@ -67,7 +70,7 @@ const feedWinter: Rule = {
     const litres = left_kg / SYRUPS.syrup21.sugar_kgPerLitre;
     return {
       ...windowOf(winter, constants),
-      reason: `${left_kg.toFixed(1)} kg of sugar still to be fed of ${winter.sugar_kg.toFixed(1)} kg, ${litres.toFixed(1)} l of syrup 2:1.`,
+      reason: `${left_kg.toFixed(1)} kg of sugar still to be fed of ${winter.sugar_kg.toFixed(1)} kg: ${litres.toFixed(1)} l of syrup 2:1, or fondant once it is too cold for that.`,
     };
   },
 };

@@ -27,7 +27,9 @@ const COUNTS_KEPT = 12;
 export const careTellers: Tellers<CareKind> = {
   strengthSeen: ofColony((colony, { seams, broodFrames }, on) => ({
     ...colony,
-    ...(seams === undefined ? {} : { strength: { on, seams } }),
+    ...(seams === undefined
+      ? {}
+      : { strength: { on, seams }, counts: [...(colony.counts ?? []), { on, seams }].slice(-COUNTS_KEPT) }),
     ...(broodFrames === undefined ? {} : { broodSeen: { on, frames: broodFrames } }),
   })),
 

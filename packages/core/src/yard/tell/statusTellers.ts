@@ -49,6 +49,9 @@ const HAS_QUEEN_OR_CELL: readonly Colony['status'][] = [
   'queenright',
 ];
 
+/** So many additions are kept with the colony as it stands. */
+const STOCKS_KEPT = 6;
+
 /** A colony that gave frames or bees rests for a while. */
 function restGiver({ colonies }: Telling, id: string | undefined, on: Day): void {
   const giver = id === undefined ? undefined : colonies.get(id);
@@ -73,10 +76,15 @@ export const statusTellers: Tellers<StatusKind> = {
     const status = statusAfter(kind, there?.status ?? 'empty');
     if (status === undefined)
       return `The compartment is ${statusWords[there?.status ?? 'unknown']}; ${CANNOT[kind]}`;
+    const { sealedBrood, stores } = payload.frames;
+    const stocks = [...(there?.stocks ?? []), { on, sealedBrood, stores, shakes: payload.shakes }].slice(
+      -STOCKS_KEPT,
+    );
     // What is under way with bees that get frames goes on: strips above all are never forgotten.
     if (there && HAS_QUEEN_OR_CELL.includes(status)) {
       telling.colonies.set(there.id, {
         ...there,
+        stocks,
         openBrood: there.openBrood || payload.openBrood,
         ...(payload.frames.sealedBrood > 0 ? { broodGivenOn: on } : {}),
       });
@@ -91,6 +99,7 @@ export const statusTellers: Tellers<StatusKind> = {
       bays: payload.bays,
       home: there?.home ?? payload.bays,
       stockedOn: on,
+      stocks,
       openBrood: payload.openBrood,
       ...(there && payload.frames.sealedBrood > 0 ? { broodGivenOn: on } : {}),
       status,

@@ -1,6 +1,6 @@
 import { ofColony, present, type Tellers, without } from './telling.ts';
 
-type WinterKind = 'winterPlanned' | 'winterPrepared' | 'winterDropped';
+type WinterKind = 'winterPlanned' | 'winterPrepared' | 'winterDropped' | 'shortChecked';
 
 /** What is planned for the winter of a colony stays with it until it is done, dropped, or planned anew. */
 export const winterTellers: Tellers<WinterKind> = {
@@ -21,6 +21,7 @@ export const winterTellers: Tellers<WinterKind> = {
                 to: plan.to,
                 with: plan.with,
                 where: plan.where,
+                pushedTo: plan.pushedTo,
                 by: plan.by,
                 reason: plan.reason,
               }),
@@ -37,6 +38,8 @@ export const winterTellers: Tellers<WinterKind> = {
   ),
 
   winterDropped: ofColony((colony) => (colony.winter ? without(colony, 'winter') : NOT_PLANNED)),
+
+  shortChecked: ofColony((colony, _, on) => ({ ...colony, shortCheckedOn: on })),
 };
 
 const NOT_PLANNED = 'Nothing is planned for the winter of these bees.';

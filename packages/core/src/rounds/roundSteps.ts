@@ -1,6 +1,9 @@
-import { countOf, type Day, plusDays, type RoundView, showDay } from '@yellow-cell/core';
+import { type Day, plusDays } from '../calendar/days.ts';
+import { showDay } from '../calendar/showDay.ts';
+import { countOf } from '../say/words.ts';
+import type { RoundView } from './rearing.ts';
 
-export interface Step {
+export interface RoundStep {
   title: string;
   from: Day;
   to: Day;
@@ -10,8 +13,8 @@ export interface Step {
 }
 
 /** What a round asks for, day by day from the drones of its virgins to the last queen (handbook 5). */
-export function stepsOf({ round, days, cells, queens, open, outcome }: RoundView): Step[] {
-  const step = (title: string, [from, to]: readonly [Day, Day], detail: string, asks = false): Step => ({
+export function roundSteps({ round, days, cells, queens, open, outcome }: RoundView): RoundStep[] {
+  const step = (title: string, [from, to]: readonly [Day, Day], detail: string, asks = false): RoundStep => ({
     title,
     from,
     to,
