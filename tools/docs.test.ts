@@ -13,8 +13,10 @@ import {
   transitionTable,
   warningSources,
 } from '@yellow-cell/core';
+import { createDemo } from '@yellow-cell/demo';
 import { describe, expect, it } from 'vitest';
 import { root } from './root.ts';
+import { seasonsTable } from './seasonsTable.ts';
 
 const models = readFileSync(join(root, 'docs', 'models.md'), 'utf8');
 
@@ -27,6 +29,9 @@ describe('docs/models.md', () => {
   });
   it('prints the playbooks as they stand in core', () => {
     expect(models).toContain(playbookTable());
+  });
+  it('prints what the demo’s boxes are like in four months of the north and the south, as reckoned', () => {
+    expect(models).toContain(seasonsTable(createDemo('2026-05-31T10:00:00Z').designs));
   });
   it('names every constant with its default', () => {
     for (const [name, { value }] of Object.entries(registry).filter(([each]) => !each.startsWith('rule_')))

@@ -47,6 +47,7 @@ const sound: readonly (readonly [SubjectName, object])[] = [
   ['warmth', warmth],
   ['winter', winter],
   ['moisture', moisture],
+  ['moisture', { ...moisture, outside_C: -14, surfaces: [{ name: 'cover', surface_C: -6 }], ice: true }],
 ];
 
 describe('the physics from outside', () => {

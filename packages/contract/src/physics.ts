@@ -205,6 +205,8 @@ export const MoistureQuestion = z.strictObject({
     .array(z.strictObject({ name: spaceName, surface_C: temperature('A surface') }))
     .min(1, 'At least one surface is needed.')
     .max(500, 'At most 500 surfaces can be asked about.'),
+  /** Below 0 °C, dew point and saturation over ice; the outside's humidity stays over water. */
+  ice: z.boolean().optional(),
   constants,
 });
 export type MoistureQuestion = z.infer<typeof MoistureQuestion>;

@@ -97,7 +97,8 @@ export const TakeGroup = z.strictObject({
   open: z.number().int(),
   /** takes ÷ (takes + misses); null with none. */
   rate: z.number().nullable(),
-  /** Equal-tailed 90 % of Beta(1 + takes, 1 + misses). */
+  /** Middle and 90 % of Beta(1 + takes, 1 + misses); a record without a miss or a take is the end of its interval. */
+  middle: z.number(),
   low: z.number(),
   high: z.number(),
 });

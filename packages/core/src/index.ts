@@ -220,18 +220,21 @@ export {
 } from './warmth/boxPhysics.ts';
 export {
   type BeeState,
+  beesInSeason,
   type Conditions,
   groundTemperature,
   heatOf,
   usualConditions,
 } from './warmth/conditions.ts';
-export { type DayHour, type DayPlan, dayInBox } from './warmth/day.ts';
+export { dayInBox, warmestHours } from './warmth/day.ts';
 export { resistanceOf, roofLayers, sheetLayer } from './warmth/materials.ts';
 export { type ShutFor, shutFor, shutHere } from './warmth/occasions.ts';
+export type { Doing, Regulated } from './warmth/regulation.ts';
 export { shut, shutProblems } from './warmth/shut.ts';
 export { SHUT_HOURS } from './warmth/shutBox.ts';
 export { type Paint, sunAt } from './warmth/sun.ts';
 export { warmth, warmthProblems } from './warmth/warmth.ts';
+export { winterWalls } from './warmth/winterWalls.ts';
 export { type ReadWeather, readWeather } from './weather/readWeather.ts';
 export { type AutumnAct, type AutumnLine, autumnList, autumnTime } from './winter/autumn.ts';
 export type { End } from './winter/cavity.ts';
@@ -255,7 +258,7 @@ export {
   winterAhead,
 } from './winter/forecast.ts';
 export { type WinterGroup, type WinterLosses, winterLosses } from './winter/losses.ts';
-export { meanOn, winterMonths, yearMean } from './winter/ownClimate.ts';
+export { maxOn, meanOn, winterMonths, yearMean } from './winter/ownClimate.ts';
 export {
   type Arrangement,
   type CavityWinter,

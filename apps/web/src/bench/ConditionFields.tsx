@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { useSay } from '../app/units.ts';
 import { SelectField } from '../parts/Field.tsx';
 import { Slider } from '../parts/Slider.tsx';
+import { showC } from './heat.ts';
 import type { PhysicsDesk } from './usePhysics.ts';
 
 const BEES: readonly (readonly [BeeState, string])[] = [
@@ -26,7 +27,7 @@ export function ConditionFields({ desk, kind }: { desk: PhysicsDesk; kind: 'air'
       <legend className="px-1 text-sm text-soft">The season on the ribbon, or as you set it</legend>
       <Slider
         label="Outside"
-        words={say(`${weather.outside_C} °C`)}
+        words={say(showC(weather.outside_C))}
         least={-25}
         most={42}
         value={weather.outside_C}
@@ -48,7 +49,7 @@ export function ConditionFields({ desk, kind }: { desk: PhysicsDesk; kind: 'air'
         label={
           kind === 'air'
             ? say(`Brood: starts at ${constants.broodNest_C} °C`)
-            : say(`Brood: held at ${constants.broodNest_C} °C, else ${constants.broodless_C} °C`)
+            : say(`Brood: held at ${constants.broodNest_C} °C among them`)
         }
         on={weather.brood}
         onChange={(brood) => set({ brood })}
@@ -103,7 +104,7 @@ function SunFields({ desk: { weather, set } }: { desk: PhysicsDesk }) {
   );
 }
 
-function PlaceFields({ desk: { weather, set, figures } }: { desk: PhysicsDesk }) {
+function PlaceFields({ desk: { weather, set, figures, glazed } }: { desk: PhysicsDesk }) {
   const { yards, yard, choose } = figures;
   return (
     <details>
@@ -145,6 +146,13 @@ function PlaceFields({ desk: { weather, set, figures } }: { desk: PhysicsDesk })
         on={weather.grounded}
         onChange={(grounded) => set({ grounded })}
       />
+      {glazed && (
+        <Check
+          label="Doors over the panes stand open"
+          on={weather.doorsOpen}
+          onChange={(doorsOpen) => set({ doorsOpen })}
+        />
+      )}
       <Check
         label="A clear night over its roof"
         on={weather.clearNight}

@@ -1,9 +1,10 @@
 import type { DesignContent } from '@yellow-cell/contract';
-import { dayInBox } from '@yellow-cell/core';
+import { dayInBox, warmestHours } from '@yellow-cell/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useMemo } from 'react';
 import { useSay } from '../app/units.ts';
+import { showC } from './heat.ts';
 import { bare, Ticks } from './Ticks.tsx';
 import type { PhysicsDesk } from './usePhysics.ts';
 
@@ -34,9 +35,12 @@ export function DayChart({ design, desk }: { design: DesignContent; desk: Physic
     .x((_, hour) => x(hour))
     .y((celsius) => y(celsius));
   const names = desk.physics.compartments.map(({ name }) => name);
-  const peak = Math.max(...hours.flatMap(({ inside_C }) => inside_C));
+  const warmest = warmestHours(hours);
+  const [hottest] = [...warmest].sort((one, other) => other.inside_C - one.inside_C);
+  const peak = hottest?.inside_C ?? 0;
   const say = useSay();
-  const words = `Warmest ${peak.toFixed(1)} °C inside, from ${Math.min(...hours.map((hour) => hour.outside_C)).toFixed(0)} to ${Math.max(...hours.map((hour) => hour.outside_C)).toFixed(0)} °C outside.`;
+  const outside = hours.map((hour) => hour.outside_C);
+  const words = `Warmest of the day: about ${showC(peak)} beside the bees at ${hottest?.hour ?? 0} h by the sun; outside ${showC(Math.min(...outside))} to ${showC(Math.max(...outside))}, warmest at 15 h.`;
   return (
     <section aria-label="A day">
       <h3 className="eyebrow">A clear day {sunHour === undefined ? 'in the shade' : 'in the sun'}</h3>

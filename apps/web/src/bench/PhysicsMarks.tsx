@@ -2,7 +2,7 @@ import { type BoxModel, type BoxPhysics, isEntrance } from '@yellow-cell/core';
 import type { ReactNode } from 'react';
 import { useSay } from '../app/units.ts';
 import { centreOf, type Placing, rectOf } from '../drawing/place.ts';
-import { heatTone, showC } from './heat.ts';
+import { heatTone, showC, twoFigures } from './heat.ts';
 
 export interface PhysicsLayer {
   kind: 'air' | 'warmth';
@@ -38,7 +38,7 @@ export function SectionMarks({ layer, model, placing }: MarksProps) {
         if (!space) return null;
         const area = placing.rect(rectOf(space.block.x, space.block.z));
         const { x, y } = centreOf(area);
-        const text = kind === 'warmth' ? say(showC(inside_C)) : `${(air.flow_m3s * 1_000).toFixed(2)} L/s`;
+        const text = kind === 'warmth' ? say(showC(inside_C)) : `${twoFigures(air.flow_m3s * 1_000)} L/s`;
         return <Plate key={spaces[0]} x={x} y={y} text={text} room={area.width} />;
       })}
     </g>

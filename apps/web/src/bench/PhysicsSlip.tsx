@@ -1,22 +1,26 @@
 import type { DesignContent } from '@yellow-cell/contract';
 import {
-  arrangements,
   type CompartmentPhysics,
+  type Conditions,
   type Constants,
-  kgOfHeat,
+  countOf,
+  type Doing,
+  listOf,
   SHUT_HOURS,
-  surestFirst,
 } from '@yellow-cell/core';
-import { useMemo, useState } from 'react';
 import { Notice } from '../parts/Notice.tsx';
 import { Said } from '../parts/Said.tsx';
 import { SourceLink } from '../parts/SourceLink.tsx';
+import type { Change } from './bench.worker.ts';
+import { benchWorker } from './benchWorker.ts';
 import { ConditionFields } from './ConditionFields.tsx';
 import { DayChart } from './DayChart.tsx';
-import { showC } from './heat.ts';
-import { inHours } from './inHours.ts';
+import { doingWords } from './doingWords.ts';
+import { showC, twoFigures } from './heat.ts';
+import { roughly } from './inHours.ts';
 import { ShutTable } from './ShutTable.tsx';
 import type { PhysicsDesk } from './usePhysics.ts';
+import { useWorked } from './useWorked.ts';
 import { WinterChart } from './WinterChart.tsx';
 
 interface PhysicsSlipProps {
@@ -41,16 +45,19 @@ export function PhysicsSlip({ kind, design, desk }: PhysicsSlipProps) {
       <ul aria-label="Compartments">
         {physics.compartments.map((each) => (
           <li key={each.spaces.join()} className="border-b border-hairline py-2">
-            <strong>{each.name}</strong>{' '}
-            <span className="text-sm text-soft">
+            <strong>{each.name}</strong>
+            <span className="block text-sm text-soft">
               <Said>
-                {each.bees_kg.toFixed(2)} kg of bees, {showC(each.inside_C)} inside
+                {twoFigures(each.bees_kg)} kg of bees, air about {showC(each.inside_C)} beside them
               </Said>
             </span>
+            <p className={ALARMING.has(each.bees.does) ? 'font-semibold text-danger' : ''}>
+              <Said>{doingWords(each.bees, constants)}</Said>
+            </p>
             {kind === 'air' ? (
               <AirLines each={each} outside_C={weather.outside_C} constants={constants} />
             ) : (
-              <WarmthLines each={each} constants={constants} />
+              <WarmthLines each={each} constants={constants} conditions={desk.conditions} />
             )}
           </li>
         ))}
@@ -64,18 +71,20 @@ export function PhysicsSlip({ kind, design, desk }: PhysicsSlipProps) {
       {kind === 'air' && <ShutTable design={design} desk={desk} />}
       <Compare kind={kind} design={design} desk={desk} />
       {kind === 'warmth' ? (
-        <WinterChart physics={physics} figures={figures} />
+        <WinterChart design={design} physics={physics} desk={desk} />
       ) : (
         <DayChart design={design} desk={desk} />
       )}
       <p className="mt-3 text-xs text-soft">
-        Steady state; wind is left out. Bees cover {Math.round(constants.covered * 100)} % of the comb. Stack
-        flow through free areas, of which shut-in bees leave {Math.round(constants.clustered * 100)} %; ISO
-        6946 surfaces.
+        In air that does not change; wind is left out. Corners of walls let through 2 to 5 % more than is
+        reckoned. Bees cover {Math.round(constants.covered * 100)} % of the comb. Stack flow through free
+        areas, of which shut-in bees leave {Math.round(constants.clustered * 100)} %; ISO 6946 surfaces.
       </p>
     </aside>
   );
 }
+
+const ALARMING: ReadonlySet<Doing> = new Set(['chills', 'overheats']);
 
 interface LinesProps {
   each: CompartmentPhysics;
@@ -83,7 +92,7 @@ interface LinesProps {
 }
 
 function AirLines({ each, outside_C, constants }: LinesProps & { outside_C: number }) {
-  const { air, shut } = each;
+  const { air, bees, shut } = each;
   const shared = each.sharedUa_WK < each.ua_WK - 0.005;
   const harmed = shut.breath.minutesTo[1]?.minutes ?? null;
   return (
@@ -91,16 +100,16 @@ function AirLines({ each, outside_C, constants }: LinesProps & { outside_C: numb
       <p>
         {air.openings.length === 0
           ? 'No opening: no air goes through.'
-          : `${(air.flow_m3s * 1_000).toFixed(2)} L/s through ${air.openings.length} opening${air.openings.length > 1 ? 's' : ''}.`}
+          : `About ${twoFigures(air.flow_m3s * 1_000)} L/s through ${countOf(air.openings.length, 'opening')}${bees.fans_m3s > 0 ? ', most of it fanned' : ''}.`}
       </p>
       <p className={shut.steady_C > constants.fanning_C ? 'font-semibold text-danger' : ''}>
         <Said>
-          Shut now, its flight entrances closed: {showC(shut.steady_C)}
+          Shut now, its flight entrances closed: about {showC(shut.steady_C)} at last
           {shut.minutesTo
             .map(({ limit_C, minutes }) =>
               minutes === null
                 ? ''
-                : `; ${limit_C} °C ${minutes === 0 ? 'at once' : `after ${inHours(minutes)}`}`,
+                : `; ${limit_C} °C${limit_C === constants.slump_C ? ', where combs soften,' : ''} ${minutes === 0 ? 'at once' : `after ${roughly(minutes)}`}`,
             )
             .join('')}
           {shut.minutesTo.every(({ minutes }) => minutes === null)
@@ -111,9 +120,10 @@ function AirLines({ each, outside_C, constants }: LinesProps & { outside_C: numb
       </p>
       <p className={harmed === null ? '' : 'font-semibold text-danger'}>{breathWords(shut.breath)}</p>
       <Formula>
-        (UA + {constants.airHeat_Jm3K} · Q) · ΔT = bees · W/kg + sun, with UA {each.ua_WK.toFixed(2)} W/K, ΔT{' '}
-        {(shut.steady_C - outside_C).toFixed(1)} K over {outside_C} °C, Q = Cd · A* · √(2 g h ΔT / T̄) ={' '}
-        {(shut.flow_m3s * 1_000).toFixed(3)} L/s. <SourceLink source="Openings and stack flow" />.
+        (UA + {constants.airHeat_Jm3K} · Q) · ΔT = bees · W/kg + sun, with {each.bees_kg.toFixed(3)} kg, UA{' '}
+        {each.ua_WK.toFixed(2)} W/K, ΔT {(shut.steady_C - outside_C).toFixed(1)} K over {outside_C} °C, Q = Cd
+        · A* · √(2 g h ΔT / T̄) = {(shut.flow_m3s * 1_000).toFixed(3)} L/s.{' '}
+        <SourceLink source="Openings and stack flow" />.
       </Formula>
     </>
   );
@@ -126,9 +136,9 @@ function breathWords({
   minutesTo: [fans, harms],
 }: CompartmentPhysics['shut']['breath']): string {
   if (harms?.minutes != null)
-    return `Shut, its air harms them after about ${inHours(harms.minutes)} (${harms.limit_pct} % carbon dioxide).`;
+    return `Shut, its air harms them after about ${roughly(harms.minutes)} (${harms.limit_pct} % carbon dioxide).`;
   if (fans?.minutes != null)
-    return `Shut, its air makes them fan and stir after about ${inHours(fans.minutes)} (${fans.limit_pct} % carbon dioxide).`;
+    return `Shut, its air makes them fan and stir after about ${roughly(fans.minutes)} (${fans.limit_pct} % carbon dioxide).`;
   return `Shut, its air comes to ${(steady_pct ?? end_pct).toFixed(1)} % carbon dioxide.`;
 }
 
@@ -148,17 +158,31 @@ const WATER = {
   drips: 'Water forms on the cover and drips on the bees: it kills more small colonies than cold does.',
 } as const;
 
-function WarmthLines({ each, constants }: LinesProps) {
-  const { ua_WK, sharedUa_WK, watts, paths, water } = each;
+const WHERE: Readonly<Record<string, string>> = {
+  cover: 'the cover',
+  front: 'the front',
+  back: 'the back',
+  left: 'the left wall',
+  right: 'the right wall',
+  wall: 'the walls',
+  divider: 'a divider',
+  follower: 'the follower',
+  cheek: 'a cheek',
+};
+
+const lowered = (sentence: string): string => `${sentence.charAt(0).toLowerCase()}${sentence.slice(1)}`;
+
+function WarmthLines({ each, constants, conditions }: LinesProps & { conditions: Conditions }) {
+  const { ua_WK, sharedUa_WK, stores_kgMonth, paths, water } = each;
+  const isNight = conditions.clearNight === true && conditions.sun === undefined;
+  const wet = water.surfaces.filter((surface) => surface.wet).map(({ name }) => WHERE[name] ?? name);
   const first = paths.filter(({ share }) => share > 0.02).slice(0, 4);
   return (
     <>
       <p>
-        {ua_WK.toFixed(2)} W/K alone
-        {sharedUa_WK < ua_WK - 0.005 ? `, ${sharedUa_WK.toFixed(2)} beside warm neighbours` : ''};{' '}
-        <Said>
-          {watts.toFixed(1)} W to hold, {kgOfHeat(watts, 30, constants).toFixed(1)} kg of stores a month.
-        </Said>
+        <Said>That burns about {twoFigures(stores_kgMonth)} kg of stores in thirty days.</Said> The walls lose{' '}
+        {twoFigures(ua_WK)} W/K alone
+        {sharedUa_WK < ua_WK - 0.005 ? `, ${twoFigures(sharedUa_WK)} beside warm neighbours` : ''}.
       </p>
       <div
         className="my-1 flex h-5 overflow-hidden rounded border border-hairline"
@@ -180,13 +204,17 @@ function WarmthLines({ each, constants }: LinesProps) {
         ))}
       </div>
       <p className={water.verdict === 'drips' ? 'font-semibold text-danger' : ''}>
-        {WATER[water.verdict]}{' '}
-        {water.condensate_gDay > 0.5 ? `${Math.round(water.condensate_gDay)} g a day. ` : ''}Dew point{' '}
-        <Said>{showC(water.dewPoint_C)}.</Said>
+        {isNight ? 'In a clear night: ' : ''}
+        {isNight ? lowered(WATER[water.verdict]) : WATER[water.verdict]}{' '}
+        {water.condensate_gDay > 0.5
+          ? `About ${twoFigures(water.condensate_gDay)} g a day${wet.length > 0 ? `, on ${listOf(wet)}` : ''}. `
+          : ''}
+        Dew point <Said>about {showC(water.dewPoint_C)}.</Said>
       </p>
       <Formula>
         U = 1 ÷ (Rsi + Σ d/λ + Rse) for each face, a network of all spaces solved together; water: ρ inside =
-        ρ outside + {constants.waterOfStores} · stores ÷ Q, saturated over the coldest inner surface.{' '}
+        ρ outside + {constants.waterOfStores} · stores ÷ Q, saturated over the coldest inner surface (Rsi{' '}
+        {constants.rsiWet}), over ice below freezing; stores = heat ÷ {constants.storesHeat_MJkg} MJ/kg.{' '}
         <SourceLink source="Layers and surfaces" />, <SourceLink source="Network of a box" />,{' '}
         <SourceLink source="Moisture" />.
       </Formula>
@@ -203,21 +231,22 @@ function Formula({ children }: { children: React.ReactNode }) {
   );
 }
 
-/** Each change alone against the box as drawn, with a bar: watts, water, or minutes until 38 °C. */
+const NOTHING: readonly Change[] = [];
+const changes = (design: DesignContent, conditions: Conditions): Promise<Change[]> =>
+  benchWorker().changes(design, conditions);
+
+/** Each change alone against the box as drawn, with a bar: what the walls lose, or minutes until 38 °C. */
 function Compare({ kind, design, desk }: PhysicsSlipProps) {
   const { conditions } = desk;
-  const [open, setOpen] = useState(true);
-  const all = useMemo(
-    () => (open ? surestFirst(arrangements(design, conditions)) : []),
-    [open, design, conditions],
-  );
+  const { answer: all = NOTHING } = useWorked(changes, design, conditions);
   const figure = (each: (typeof all)[number]): number =>
-    kind === 'air' ? (each.minutes ?? LONG_MIN) : each.watts;
+    kind === 'air' ? (each.minutes ?? LONG_MIN) : each.walls_WK;
   const most = Math.max(1, ...all.map(figure));
   const drawn = all[0];
   return (
-    <details open={open} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
+    <details open>
       <summary className="mt-2 font-bold">What each change would bring</summary>
+      {all.length === 0 && <p className="text-sm text-soft">Working it out…</p>}
       {kind === 'warmth' && drawn?.drips && (
         <p className="text-sm">
           The surest cure of the drip first. A tilt of 2 to 5 cm to the front, which no figure shows, lets
@@ -229,8 +258,9 @@ function Compare({ kind, design, desk }: PhysicsSlipProps) {
           <tr>
             <th className="text-left font-normal">change</th>
             <th className="text-right font-normal">
-              <Said>{kind === 'air' ? `to ${desk.figures.constants.danger_C} °C, shut` : 'to hold'}</Said>
+              <Said>{kind === 'air' ? `to ${desk.figures.constants.danger_C} °C, shut` : 'walls'}</Said>
             </th>
+            {kind === 'warmth' && <th className="text-right font-normal">burnt in 30 days</th>}
             <th className="text-right font-normal">water a day</th>
           </tr>
         </thead>
@@ -248,14 +278,21 @@ function Compare({ kind, design, desk }: PhysicsSlipProps) {
                 {kind === 'air'
                   ? each.minutes === null
                     ? 'never'
-                    : inHours(each.minutes)
-                  : `${each.watts.toFixed(1)} W`}
-                {kind === 'warmth' && drawn && each !== drawn && (
-                  <span className="block text-xs text-soft">{signed(each.watts - drawn.watts)} W</span>
-                )}
+                    : roughly(each.minutes)
+                  : `${twoFigures(each.walls_WK)} W/K`}
               </td>
+              {kind === 'warmth' && (
+                <td className="text-right whitespace-nowrap">
+                  <Said>{twoFigures(each.stores_kgMonth)} kg</Said>
+                  {drawn && each !== drawn && (
+                    <span className="block text-xs text-soft">
+                      {percent(each.stores_kgMonth, drawn.stores_kgMonth)}
+                    </span>
+                  )}
+                </td>
+              )}
               <td className={`text-right whitespace-nowrap ${each.drips ? 'text-danger' : ''}`}>
-                {Math.round(each.condensate_gDay)} g{each.drips ? ', drips' : ''}
+                {twoFigures(each.condensate_gDay)} g{each.drips ? ', drips' : ''}
               </td>
             </tr>
           ))}
@@ -266,4 +303,8 @@ function Compare({ kind, design, desk }: PhysicsSlipProps) {
 }
 /** A box that never gets too hot has the longest bar. */
 const LONG_MIN = 12 * 60;
-const signed = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`;
+/** Against the box as it is drawn. */
+function percent(now: number, drawn: number): string {
+  const share = drawn > 0 ? Math.round(100 * (now / drawn - 1)) : 0;
+  return share === 0 ? 'as drawn' : `${Math.abs(share)} % ${share < 0 ? 'less' : 'more'}`;
+}

@@ -1,9 +1,13 @@
 import type { DesignContent } from '@yellow-cell/contract';
-import { SHUT_HOURS, type ShutFor, shutFor } from '@yellow-cell/core';
-import { useMemo } from 'react';
+import { type Conditions, SHUT_HOURS, type ShutFor } from '@yellow-cell/core';
 import { Said } from '../parts/Said.tsx';
+import { benchWorker } from './benchWorker.ts';
 import { roughly } from './inHours.ts';
 import type { PhysicsDesk } from './usePhysics.ts';
+import { useWorked } from './useWorked.ts';
+
+const asked = (design: DesignContent, conditions: Conditions): Promise<ShutFor[]> =>
+  benchWorker().shutFor(design, conditions);
 
 /** How long the box can stay shut, for each of the things that it is shut for, under the air and sun set above. */
 export function ShutTable({
@@ -13,13 +17,14 @@ export function ShutTable({
   design: DesignContent;
   desk: PhysicsDesk;
 }) {
-  const answers = useMemo(() => shutFor(design, conditions), [design, conditions]);
+  const { answer: answers } = useWorked(asked, design, conditions);
   const { fanning_C, danger_C } = figures.constants;
   return (
     <section aria-label="How long it can stay shut" className="mt-3">
       <h3 className="eyebrow">How long can it stay shut?</h3>
+      {!answers && <p className="text-sm text-soft">Working it out…</p>}
       <ul className="text-sm">
-        {answers.map((each) => (
+        {answers?.map((each) => (
           <li key={each.key} className="border-t border-hairline py-1.5">
             <strong>{each.name}</strong> <span className="text-xs text-soft">{each.supposes}</span>
             <p className={isSoon(each) ? 'font-semibold text-danger' : ''}>

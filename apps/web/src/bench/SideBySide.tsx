@@ -1,10 +1,9 @@
 import type { DesignContent } from '@yellow-cell/contract';
 import {
   arrangementsOf,
+  beesInSeason,
   boxPhysics,
   type Conditions,
-  type Constants,
-  kgOfHeat,
   meanOn,
   monthNames,
   usualConditions,
@@ -12,7 +11,8 @@ import {
 import { useMemo } from 'react';
 import { SelectField } from '../parts/Field.tsx';
 import { Said } from '../parts/Said.tsx';
-import { inHours } from './inHours.ts';
+import { twoFigures } from './heat.ts';
+import { roughly } from './inHours.ts';
 import { useYardFigures, type YardFigures } from './useYardFigures.ts';
 
 interface SideBySideProps {
@@ -25,7 +25,7 @@ interface SideBySideProps {
 /** Two boxes, seasons or arrangements held against each other: what each costs, where water forms, how long it can stay shut. */
 export function SideBySide({ left, right, params, set }: SideBySideProps) {
   const figures = useYardFigures();
-  const { constants } = figures;
+  const { constants, climate } = figures;
   const a = useSide(left, params.get('aMonth'), params.get('aAs'), figures);
   const b = useSide(right, params.get('bMonth'), params.get('bAs'), figures);
   return (
@@ -55,7 +55,7 @@ export function SideBySide({ left, right, params, set }: SideBySideProps) {
         </thead>
         <tbody>
           {FIGURES.map(({ name, of, show }) => {
-            const [left, right] = [of(a, constants), of(b, constants)];
+            const [left, right] = [of(a), of(b)];
             const most = Math.max(left, right, 1e-9);
             return (
               <tr key={name} className="border-t border-hairline align-top">
@@ -88,9 +88,9 @@ export function SideBySide({ left, right, params, set }: SideBySideProps) {
       </table>
       <p className="text-sm text-soft">
         <Said>
-          At the month’s mean as estimated from the latitude; bees held at {constants.broodNest_C} °C with
-          brood (over 8 °C outside), at {constants.broodless_C} °C without; shut in alarmed at the warmest
-          hour, 8 K over the mean.
+          At the month’s mean {climate ? 'in your climate' : 'as estimated from the latitude'}, in cold under
+          a clear night; bees with brood hold it at {constants.broodNest_C} °C (over 8 °C outside), others
+          cluster; shut in alarmed at the warmest hour, 8 K over the mean.
         </Said>
       </p>
     </section>
@@ -101,7 +101,8 @@ interface Side {
   month: number;
   as: string;
   choices: readonly { key: string; name: string }[];
-  watts: number;
+  walls_WK: number;
+  stores_kg: number;
   water_gDay: number;
   drips: readonly string[];
   /** Until the first compartment is in danger; infinite where none ever is. */
@@ -112,24 +113,27 @@ interface Side {
 const LONG_MIN = 12 * 60;
 const FIGURES: readonly {
   name: string;
-  of: (side: Side, constants: Constants) => number;
+  of: (side: Side) => number;
   show: (value: number) => string;
 }[] = [
-  { name: 'To keep it warm', of: ({ watts }) => watts, show: (value) => `${value.toFixed(1)} W` },
   {
-    name: 'Stores for that, a month',
-    of: ({ watts }, constants) => kgOfHeat(watts, 30, constants),
-    show: (value) => `${value.toFixed(1)} kg`,
+    name: 'What its walls lose',
+    of: ({ walls_WK }) => walls_WK,
+    show: (value) => `${twoFigures(value)} W/K`,
   },
-  { name: 'Water a day', of: ({ water_gDay }) => water_gDay, show: (value) => `${Math.round(value)} g` },
+  {
+    name: 'Stores that its bees burn in thirty days',
+    of: ({ stores_kg }) => stores_kg,
+    show: (value) => `${twoFigures(value)} kg`,
+  },
+  { name: 'Water a day', of: ({ water_gDay }) => water_gDay, show: (value) => `${twoFigures(value)} g` },
   {
     name: 'Shut in, until it is in danger',
     of: ({ minutes }) => Math.min(minutes, LONG_MIN),
-    show: (value) => (value >= LONG_MIN ? 'over 12 h, or never' : inHours(value)),
+    show: (value) => (value >= LONG_MIN ? 'over 12 h, or never' : roughly(value)),
   },
 ];
 const WARMEST_K = 8;
-const BROOD_FROM_C = 8;
 /** The coldest months, north and south. */
 const JANUARY = 1;
 const JULY = 7;
@@ -143,8 +147,11 @@ function useSide(
   return useMemo(() => {
     const at = Number(month) || (latitude_deg < 0 ? JULY : JANUARY);
     const outside_C = Math.round(meanOn(climate, `2025-${String(at).padStart(2, '0')}-15`, latitude_deg));
-    const brood = outside_C > BROOD_FROM_C;
-    const usual = usualConditions({ outside_C, bees: brood ? 'resting' : 'calm', brood }, constants);
+    const season = beesInSeason(outside_C);
+    const usual = {
+      ...usualConditions({ outside_C, ...season }, constants),
+      clearNight: !season.brood,
+    };
     const choices = arrangementsOf(content, usual);
     const chosen = choices.find(({ key }) => key === as) ?? choices[0];
     const design = chosen?.design ?? content;
@@ -153,21 +160,27 @@ function useSide(
       month: at,
       as: chosen?.key ?? '',
       choices,
-      watts: compartments.reduce((sum, { watts }) => sum + watts, 0),
+      walls_WK: compartments.reduce((sum, { sharedUa_WK }) => sum + sharedUa_WK, 0),
+      stores_kg: compartments.reduce((sum, { stores_kgMonth }) => sum + stores_kgMonth, 0),
       water_gDay: compartments.reduce((sum, { water }) => sum + water.condensate_gDay, 0),
       drips: compartments.filter(({ water }) => water.verdict === 'drips').map(({ name }) => name),
       minutes: minutesShut(design, {
         ...chosen?.conditions,
-        ...usualConditions({ outside_C: outside_C + WARMEST_K, bees: 'alarmed', brood }, constants),
+        ...usualConditions(
+          { outside_C: outside_C + WARMEST_K, bees: 'alarmed', brood: season.brood },
+          constants,
+        ),
       }),
     };
   }, [content, month, as, constants, climate, latitude_deg]);
 }
 
+/** Which of the limits of a shut room. */
+const DANGER = 1;
 function minutesShut(design: DesignContent, conditions: Conditions): number {
   return Math.min(
     ...boxPhysics(design, conditions).compartments.map(
-      ({ shut }) => shut.minutesTo.at(-1)?.minutes ?? Number.POSITIVE_INFINITY,
+      ({ shut }) => shut.minutesTo[DANGER]?.minutes ?? Number.POSITIVE_INFINITY,
     ),
   );
 }

@@ -1,11 +1,14 @@
+import type { DesignContent } from '@yellow-cell/contract';
 import {
   type BoxPhysics,
+  type CompartmentPhysics,
   calibrate,
   countOf,
   effortWords,
   forecastWinter,
   type ScaleUse,
   seamsOfBees,
+  winterWalls,
 } from '@yellow-cell/core';
 import { scaleLinear, scalePoint } from 'd3-scale';
 import { useId, useMemo, useState } from 'react';
@@ -16,18 +19,23 @@ import { storesSteps } from '../parts/storesSteps.ts';
 import { ClimateField } from './ClimateField.tsx';
 import { type Heft, HeftFields } from './HeftFields.tsx';
 import { ScaleField } from './ScaleField.tsx';
-import type { YardFigures } from './useYardFigures.ts';
+import type { PhysicsDesk } from './usePhysics.ts';
 import { WeightTicks } from './WeightTicks.tsx';
 
 const SIZE = { width: 320, height: 170, left: 30, right: 16, top: 10, bottom: 24 };
 const EFFORT = { easy: 'easily', hard: 'hard', dwindles: 'so hard that it is likely to dwindle' } as const;
-/** Pitch that seams are counted by, in mm. */
-const PITCH_MM = 35;
 const START = 'Start';
 
+interface WinterChartProps {
+  design: DesignContent;
+  physics: BoxPhysics;
+  desk: PhysicsDesk;
+}
+
 /** Stores over a winter of the yard's climate, as the band that the assumptions leave, for one compartment. */
-export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures: YardFigures }) {
+export function WinterChart({ design, physics, desk }: WinterChartProps) {
   const say = useSay();
+  const { figures, conditions } = desk;
   const { constants, climate, months: seasons } = figures;
   const [chosen, setChosen] = useState(0);
   const [stores_kg, setStores] = useState(10);
@@ -35,7 +43,13 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
   const [hefts, setHefts] = useState<readonly Heft[]>([]);
   const each = physics.compartments[chosen] ?? physics.compartments[0];
   const bees_kg = each?.bees_kg ?? 0;
-  const ua_WK = each?.sharedUa_WK ?? 1;
+  // As the whole program reckons a winter: the walls, the air of the openings, every room lived in.
+  const { insulation_mm, row } = conditions;
+  const walls = useMemo(
+    () => [...winterWalls(design, () => true, constants, insulation_mm, row)],
+    [design, constants, insulation_mm, row],
+  );
+  const [room, ua_WK] = walls[physics.compartments.indexOf(each as CompartmentPhysics)] ?? [undefined, 0];
   const plan = useMemo(
     () => ({ bees_kg, ua_WK, stores_kg, months: seasons }),
     [bees_kg, ua_WK, stores_kg, seasons],
@@ -56,7 +70,15 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
   const x = scalePoint(names, [SIZE.left, SIZE.width - SIZE.right]);
   const y = scaleLinear([0, stores_kg], [SIZE.height - SIZE.bottom, SIZE.top]);
   const last = forecast.months.at(-1);
-  const words = `In spring ${last?.middle_kg.toFixed(1)} kg left, likely ${last?.low_kg.toFixed(1)} to ${last?.high_kg.toFixed(1)} kg; ${Math.round(forecast.starved * 100)} % of winters starve it. In the coldest month it works ${EFFORT[effortWords(forecast.effort_Wkg, constants)]}, ${forecast.effort_Wkg.toFixed(1)} W/kg.`;
+  const seamsIn = (of: typeof room): string => {
+    const pitch_mm = of?.frames[0]?.format.pitch_mm;
+    if (!of || pitch_mm === undefined) return '';
+    const seams = seamsOfBees(bees_kg, pitch_mm, constants.litresPerKg);
+    return seams >= of.frames.length
+      ? `Its bees fill all ${countOf(of.frames.length, 'frame')}.`
+      : `That is about ${countOf(Math.round(seams), 'seam')} of bees.`;
+  };
+  const words = `In spring ${last?.middle_kg.toFixed(1)} kg left, likely ${last?.low_kg.toFixed(1)} to ${last?.high_kg.toFixed(1)} kg; about ${5 * Math.round(forecast.starved * 20)} of 100 winters starve it. In the coldest month it works ${EFFORT[effortWords(forecast.effort_Wkg, constants)]}, about ${Math.round(forecast.effort_Wkg)} W/kg.`;
   return (
     <section aria-label="A winter">
       <h3 className="eyebrow">A winter {climate ? 'in your climate' : 'as estimated from the latitude'}</h3>
@@ -113,7 +135,7 @@ export function WinterChart({ physics, figures }: { physics: BoxPhysics; figures
         ))}
       </svg>
       <p className={`text-sm ${forecast.starved > 0.2 ? 'font-semibold text-danger' : ''}`}>
-        {say(words)} That is {seamsOfBees(bees_kg, PITCH_MM, constants.litresPerKg).toFixed(1)} seams of bees.
+        {say(words)} {seamsIn(room)}
       </p>
       <HeftFields hefts={hefts} onChange={setHefts} most={seasons.length} />
       <ScaleField plan={plan} constants={constants} onChange={setScale} />

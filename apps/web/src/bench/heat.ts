@@ -14,5 +14,12 @@ export function heatTone(celsius: number): string {
   return `rgb(${mixed.join(' ')})`;
 }
 
-export const showC = (celsius: number): string =>
-  `${celsius < 0 ? '−' : ''}${Math.abs(celsius).toFixed(1)} °C`;
+/** To what is known of it. */
+export const showC = (celsius: number): string => {
+  const whole = Math.round(Math.abs(celsius));
+  return `${celsius < 0 && whole > 0 ? '−' : ''}${whole} °C`;
+};
+
+/** To two figures, as such estimates are known, and no more than hundredths. */
+export const twoFigures = (value: number): string =>
+  String(Math.abs(value) >= 10 ? Math.round(value) : Number(Number(value.toPrecision(2)).toFixed(2)));

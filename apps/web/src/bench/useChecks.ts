@@ -1,28 +1,15 @@
 import type { CheckResult, DesignContent } from '@yellow-cell/contract';
-import { useEffect, useState } from 'react';
 import { benchWorker } from './benchWorker.ts';
+import { useWorked } from './useWorked.ts';
+
+const NONE: readonly CheckResult[] = [];
+const check = (design: DesignContent): Promise<CheckResult[]> => benchWorker().check(design);
 
 /** The checks of a design, worked out beside the page; while it is dragged, of the last that could be asked. */
 export function useChecks(design: DesignContent): {
   checks: readonly CheckResult[];
   of: DesignContent | undefined;
 } {
-  const [found, setFound] = useState<{ checks: readonly CheckResult[]; of: DesignContent | undefined }>({
-    checks: [],
-    of: undefined,
-  });
-  useEffect(() => {
-    let wanted = true;
-    const timer = setTimeout(async () => {
-      const checks = await benchWorker().check(design);
-      if (wanted) setFound({ checks, of: design });
-    }, SETTLE_MS);
-    return () => {
-      wanted = false;
-      clearTimeout(timer);
-    };
-  }, [design]);
-  return found;
+  const { answer = NONE, of } = useWorked(check, design, undefined);
+  return { checks: answer, of: of?.[0] };
 }
-/** A drag asks once it rests this long. */
-const SETTLE_MS = 120;

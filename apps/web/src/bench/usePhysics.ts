@@ -2,6 +2,8 @@ import type { DesignContent } from '@yellow-cell/contract';
 import {
   type BeeState,
   type BoxPhysics,
+  beesInSeason,
+  bodiesOf,
   boxPhysics,
   type Conditions,
   groundTemperature,
@@ -27,6 +29,8 @@ export interface Weather {
   brood: boolean;
   insulation_mm: number;
   clearNight: boolean;
+  /** Of panes that have doors. */
+  doorsOpen: boolean;
   grounded: boolean;
   /** Boxes pushed together, this one in the middle. */
   inRow: number;
@@ -41,6 +45,8 @@ export interface PhysicsDesk extends Pick<YardFigures, 'place'> {
   figures: YardFigures;
   /** The day on the ribbon. */
   date: string;
+  /** Whether it has panes behind doors. */
+  glazed: boolean;
 }
 
 const NOTHING: BoxPhysics = { compartments: [], surfaces: [], spaces: [] };
@@ -58,10 +64,11 @@ export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
       sunHour: undefined,
       front_deg: 180,
       paint: 'wood',
-      bees: mean > 12 ? 'resting' : 'calm',
-      brood: mean > 8,
+      ...beesInSeason(mean),
       insulation_mm: 0,
-      clearNight: false,
+      // In the cold season water forms in clear nights, if at all.
+      clearNight: !beesInSeason(mean).brood,
+      doorsOpen: false,
       grounded: false,
       inRow: 1,
       ...changed,
@@ -83,18 +90,21 @@ export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
     place,
     figures,
     date: on,
+    glazed: bodiesOf(design).some(({ glass, doors }) => doors && glass.length > 0),
   };
 }
 
 function conditionsOf(
-  { outside_C, sunHour, front_deg, paint, bees, brood, insulation_mm, clearNight, grounded, inRow }: Weather,
+  { outside_C, sunHour, front_deg, paint, bees, brood, insulation_mm, ...rest }: Weather,
   on: string,
   { place, constants, climate }: Pick<YardFigures, 'place' | 'constants' | 'climate'>,
 ): Conditions {
+  const { clearNight, doorsOpen, grounded, inRow } = rest;
   return {
     ...usualConditions({ outside_C, bees, brood }, constants),
     insulation_mm,
     clearNight,
+    doorsOpen,
     ...(grounded
       ? { ground_C: groundTemperature(outside_C, yearMean(climate, place.latitude_deg), constants) }
       : {}),

@@ -45,8 +45,8 @@ export function LedgerScreen() {
           </div>
         </div>
         <p className="mt-1 max-w-prose text-soft">
-          Cells and virgins given up to {say(showDay(on))}. The dot is takes ÷ (takes + misses); the bar is
-          where the true rate lies with 90 % probability.
+          Cells and virgins given up to {say(showDay(on))}. The stroke is the record, takes ÷ (takes +
+          misses); the bar is where the true rate lies with 90 % probability, the dot its middle.
         </p>
         {report && report.groups.length > 0 && <TakeChart groups={report.groups} all={report.all} />}
         {report && report.groups.length === 0 && (
@@ -107,9 +107,9 @@ function Summary({
         <summary className="font-bold">How this is worked out</summary>
         <p className="mt-1 text-soft">
           An attempt is one ripe cell or virgin given to one compartment. It is a take once eggs or worker
-          brood were seen; a miss once it failed, or when its last day passed without eggs. The interval is
-          the equal-tailed 90 % of Beta(1 + takes, 1 + misses): 3 of 4 and 30 of 40 are not the same
-          knowledge.
+          brood were seen; a miss once it failed, or when its last day passed without eggs. The true rate is
+          known as Beta(1 + takes, 1 + misses): 3 of 4 and 30 of 40 are not the same knowledge. A record
+          without a miss or without a take is the end of its bar.
         </p>
       </details>
     </aside>

@@ -5,7 +5,10 @@ import { useSize } from '../parts/useSize.ts';
 const ROW = 40;
 const TOP = 26;
 
-/** One line a group: its interval as a bar, its rate as a dot, the counts behind it; the breeder's whole record as a band. */
+/**
+ * One line a group: where its true rate lies as a bar, the middle of that as a dot, its own record as a stroke across;
+ * a group of which nothing is decided has a dashed bar and no dot. The breeder's whole record is a band.
+ */
 export function TakeChart({ groups, all }: { groups: readonly TakeGroup[]; all: TakeGroup }) {
   const [ref, { width }] = useSize<HTMLDivElement>({ width: 860, height: 400 });
   const narrow = width < 560;
@@ -58,13 +61,32 @@ export function TakeChart({ groups, all }: { groups: readonly TakeGroup[]; all: 
                 width={x(group.high) - x(group.low)}
                 height={10}
                 rx={5}
-                fill="var(--comb)"
+                fill={group.rate === null ? 'none' : 'var(--comb)'}
                 stroke="var(--comb-line)"
-                opacity={group.rate === null ? 0.4 : 1}
+                strokeDasharray={group.rate === null ? '4 3' : undefined}
               />
-              {group.rate !== null && <circle cx={x(group.rate)} cy={middle} r={6.5} fill="var(--ink)" />}
+              {group.rate !== null && (
+                <>
+                  <line
+                    x1={x(group.rate)}
+                    x2={x(group.rate)}
+                    y1={middle - 10}
+                    y2={middle + 10}
+                    stroke="var(--ink)"
+                    strokeWidth={2}
+                  />
+                  <circle
+                    cx={x(group.middle)}
+                    cy={middle}
+                    r={5.5}
+                    fill="var(--slip)"
+                    stroke="var(--ink)"
+                    strokeWidth={2}
+                  />
+                </>
+              )}
               <text x={right + 14} y={middle + 5} fill="var(--ink)">
-                {group.takes} of {group.takes + group.misses}
+                {group.rate === null ? 'none decided' : `${group.takes} of ${group.takes + group.misses}`}
                 {group.open > 0 && !narrow && <tspan fill="var(--soft)"> · {group.open} open</tspan>}
               </text>
             </g>
@@ -81,9 +103,10 @@ const nameOf = ({ label }: TakeGroup): string =>
 
 function summary(groups: readonly TakeGroup[]): string {
   return groups
-    .map(
-      (group) =>
-        `${nameOf(group)}: ${group.takes} of ${group.takes + group.misses}, interval ${Math.round(group.low * 100)} to ${Math.round(group.high * 100)} %`,
+    .map((group) =>
+      group.rate === null
+        ? `${nameOf(group)}: none decided`
+        : `${nameOf(group)}: ${group.takes} of ${group.takes + group.misses}, true rate likely ${Math.round(group.low * 100)} to ${Math.round(group.high * 100)} %, in the middle ${Math.round(group.middle * 100)} %`,
     )
     .join('; ');
 }

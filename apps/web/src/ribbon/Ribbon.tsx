@@ -1,6 +1,6 @@
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
 import { countOf, daysBetween, seasonYearOf, showDay } from '@yellow-cell/core';
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { type KeyboardEvent, type PointerEvent, useMemo, useRef } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { sessionQuery, yardsQuery, yearQuery } from '../app/queries.ts';
@@ -8,6 +8,7 @@ import { useMeasures, useSay } from '../app/units.ts';
 import { weekday } from '../app/weekday.ts';
 import { useSize } from '../parts/useSize.ts';
 import { DemoClock } from './DemoClock.tsx';
+import { expectedTints } from './expectedTints.ts';
 import { RibbonBand } from './RibbonBand.tsx';
 import { yearScale } from './yearScale.ts';
 
@@ -32,13 +33,26 @@ export function Ribbon() {
     enabled: place !== undefined,
   });
   const scale = yearScale(season, MARGIN, width - MARGIN);
+  const { from, days } = scale;
+  const climate = place && session.settings.climates?.[place.id];
+  const expected = useMemo(
+    () => (place ? expectedTints({ from, days }, climate, place.latitude_deg) : []),
+    [from, days, place, climate],
+  );
   const x = scale.x(on);
 
   return (
     <section aria-label="The year" className="no-print border-b border-hairline bg-sheet">
       <div ref={ref} className="relative" style={{ height: HEIGHT }}>
         <svg width={width} height={HEIGHT} aria-hidden className="absolute inset-0 block">
-          <RibbonBand scale={scale} data={data} today={today} width={width} weekStart={weekStart} />
+          <RibbonBand
+            scale={scale}
+            data={data}
+            expected={expected}
+            today={today}
+            width={width}
+            weekStart={weekStart}
+          />
           <line x1={x} x2={x} y1={14} y2={HEIGHT} stroke="var(--ink)" strokeWidth={2} />
         </svg>
         <Handle

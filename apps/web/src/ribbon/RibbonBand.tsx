@@ -2,6 +2,7 @@ import type { Measures, RoundRow, YearRibbon } from '@yellow-cell/contract';
 import { daylightHours, monthFirsts, monthShort, plusDays, registry } from '@yellow-cell/core';
 import { line } from 'd3-shape';
 import { memo, useMemo } from 'react';
+import { type Tint, type TintRun, tintOf } from './expectedTints.ts';
 import type { YearScale } from './yearScale.ts';
 
 const BAND = { top: 20, height: 26 };
@@ -11,6 +12,7 @@ const ROUND_DAYS = registry.cellToRipe_d.value + registry.scoreTo_d.value;
 interface RibbonBandProps {
   scale: YearScale;
   data: YearRibbon | undefined;
+  expected: readonly TintRun[];
   today: string;
   width: number;
   weekStart: Measures['weekStart'];
@@ -21,29 +23,32 @@ export const RibbonBand = memo(
   RibbonBandPlain,
   (a, b) =>
     a.data === b.data &&
+    a.expected === b.expected &&
     a.width === b.width &&
     a.today === b.today &&
     a.scale.from === b.scale.from &&
     a.weekStart === b.weekStart,
 );
 
-function RibbonBandPlain({ scale, data, today, weekStart }: RibbonBandProps) {
+function RibbonBandPlain({ scale, data, expected, today, weekStart }: RibbonBandProps) {
   const start = scale.x(scale.from);
-  // Before it is measured, the band has no width to speak of.
-  const end = Math.max(start, scale.x(scale.to));
   const step = scale.x(plusDays(scale.from, 1)) - start;
   const daylight = useMemo(() => (data ? daylightPath(scale, data) : ''), [scale, data]);
   const base = BAND.top + BAND.height;
   return (
     <>
-      <rect
-        x={start}
-        y={BAND.top}
-        width={end - start}
-        height={BAND.height}
-        fill="var(--night)"
-        opacity={0.6}
-      />
+      {/* Paler than what is known: what the climate leads to expect. */}
+      {expected.map(({ from, to, tint }) => (
+        <rect
+          key={from}
+          x={scale.x(from) - step / 2}
+          y={BAND.top}
+          width={Math.max(0, scale.x(to) - scale.x(from) + step)}
+          height={BAND.height}
+          fill={FILL[tint]}
+          opacity={0.45}
+        />
+      ))}
       {data?.days.map(({ date, max_C, flying_h }) =>
         // A day of which nothing is known has no tint.
         max_C === null || flying_h === null ? null : (
@@ -53,7 +58,7 @@ function RibbonBandPlain({ scale, data, today, weekStart }: RibbonBandProps) {
             y={BAND.top}
             width={step + 0.3}
             height={BAND.height}
-            fill={tint(max_C, flying_h)}
+            fill={FILL[tintOf(max_C, flying_h >= registry.flyingDay_h.value)]}
           />
         ),
       )}
@@ -130,10 +135,11 @@ const roundWords = ({ planned, accepted, grafts }: RoundRow): string =>
       : `${accepted} of ${grafts} grafts accepted`;
 
 /** Yellowish where queens could fly, cold grey below 5 °C, else plain. */
-function tint(max_C: number, flying_h: number): string {
-  if (flying_h >= registry.flyingDay_h.value) return 'var(--warm)';
-  return max_C < 5 ? 'var(--night)' : 'var(--sheet)';
-}
+const FILL: Readonly<Record<Tint, string>> = {
+  warm: 'var(--warm)',
+  cold: 'var(--night)',
+  plain: 'var(--sheet)',
+};
 
 function daylightPath(scale: YearScale, { latitude_deg, longitude_deg }: YearRibbon): string {
   const sampled = Array.from({ length: Math.ceil(scale.days / 7) + 1 }, (_, week) =>

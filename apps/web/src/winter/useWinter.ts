@@ -1,4 +1,3 @@
-import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
 import {
   type AutumnLine,
@@ -19,7 +18,6 @@ import {
   winterPhase,
 } from '@yellow-cell/core';
 import { useMemo } from 'react';
-import { sessionQuery } from '../app/queries.ts';
 import { useYard, type YardView } from '../yard/useYard.ts';
 
 export interface WinterView {
@@ -49,9 +47,7 @@ export const useWinter = (yard: Yard): WinterView => useWinterOf(useYard(yard));
 
 export function useWinterOf(view: YardView): WinterView {
   const { yard } = view;
-  const { settings } = useSuspenseQuery(sessionQuery).data;
-  const { state, boxes, on, constants, weather, designs } = view;
-  const climate = settings.climates?.[yard.id];
+  const { state, boxes, on, constants, climate, weather, designs } = view;
   const { latitude_deg } = yard;
   const season = useMemo(
     (): WinterSeason => ({

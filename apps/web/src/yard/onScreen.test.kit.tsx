@@ -118,6 +118,7 @@ export function viewOf(events: readonly LogEvent[], on: Day = TODAY): YardView {
     boxes,
     weather: new Map(),
     constants,
+    climate: undefined,
     more: undefined,
   };
 }

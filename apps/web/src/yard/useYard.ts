@@ -4,7 +4,7 @@ import {
   useSuspenseInfiniteQuery,
   useSuspenseQuery,
 } from '@tanstack/react-query';
-import type { Around, DesignSummary, Standing, Yard, YardLog } from '@yellow-cell/contract';
+import type { Around, Climate, DesignSummary, Standing, Yard, YardLog } from '@yellow-cell/contract';
 import {
   asEvent,
   type BoxView,
@@ -49,6 +49,8 @@ export interface YardView {
   boxes: readonly BoxView[];
   weather: Weather;
   constants: Constants;
+  /** The yard's own; estimated from the latitude without. */
+  climate: Climate | undefined;
   more: (() => void) | undefined;
 }
 
@@ -123,7 +125,8 @@ function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefi
     () => boxViews(state, known, yard.id, constants, { on, today, now }),
     [state, known, yard.id, constants, on, today, now],
   );
-  return { yard, on, state, designs: known.designs, boxes, weather, constants, more };
+  const climate = session.settings.climates?.[yard.id];
+  return { yard, on, state, designs: known.designs, boxes, weather, constants, climate, more };
 }
 
 function stateOf(

@@ -180,3 +180,34 @@ describe('water', () => {
     expect(Number.isFinite(moisture({ ...winter, outside_RH: 0, stores_kgDay: 0 }).dewPoint_C)).toBe(true);
   });
 });
+
+describe('over ice', () => {
+  it('the air holds less below freezing, and the dew point is found back', () => {
+    // Tables: 2.60 hPa over ice and 2.86 over water at −10 °C.
+    expect(saturation(-10, true)).toBeCloseTo(2.6, 2);
+    expect(saturation(-10)).toBeCloseTo(2.86, 1);
+    for (const celsius of [-30, -10, -0.5, 0, 4, 30]) {
+      expect(dewPoint(saturation(celsius, true), true)).toBeCloseTo(celsius, 9);
+      expect(saturation(celsius, true) <= saturation(celsius)).toBe(true);
+    }
+    expect(saturation(0, true)).toBe(saturation(0));
+    expect(dewPoint(0, true)).toBe(-272.62);
+  });
+
+  it('more water comes to lie, with the outside’s own humidity over water still', () => {
+    const asked = {
+      outside_C: -12,
+      outside_RH: 0.85,
+      inside_C: 2,
+      flow_m3s: 0.00003,
+      stores_kgDay: 0.05,
+      surfaces: [{ name: 'cover', surface_C: -6 }],
+    };
+    const [water, ice] = [moisture(asked), moisture({ ...asked, ice: true })];
+    expect(ice.condensate_gDay).toBeGreaterThan(water.condensate_gDay);
+    expect(ice.dewPoint_C).toBeCloseTo(-6, 9);
+    expect(moisture({ ...asked, surfaces: [{ name: 'cover', surface_C: 1 }], ice: true })).toEqual(
+      moisture({ ...asked, surfaces: [{ name: 'cover', surface_C: 1 }] }),
+    );
+  });
+});

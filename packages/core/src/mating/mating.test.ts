@@ -108,11 +108,15 @@ describe('a take rate', () => {
   it('has the interval whose ends leave 5 % on either side, by the binomial tail', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 0, max: 40 }), (takes, misses) => {
-        const { low, high } = takeRate(takes, misses, 0.9);
+        const { low, middle, high, rate } = takeRate(takes, misses, 0.9);
         // For whole a and b, Beta(a, b) lies below x as often as a binomial of a + b - 1 tries reaches a.
         const below = (x: number) => atLeastBinomial(takes + 1, takes + misses + 1, x);
-        expect(below(low)).toBeCloseTo(0.05, 5);
-        expect(below(high)).toBeCloseTo(0.95, 5);
+        const atEnd = takes + misses > 0 && takes * misses === 0;
+        expect(below(high) - below(low)).toBeCloseTo(0.9, 5);
+        expect(below(middle)).toBeCloseTo(0.5, 5);
+        if (!atEnd) expect(below(low)).toBeCloseTo(0.05, 5);
+        // Its own record is never outside it.
+        if (rate !== null) expect(low <= rate && rate <= high).toBe(true);
       }),
     );
   });
@@ -121,6 +125,12 @@ describe('a take rate', () => {
     const many = takeRate(30, 10, 0.9);
     expect(few.rate).toBe(many.rate);
     expect(many.high - many.low).toBeLessThan((few.high - few.low) / 2);
+  });
+  it('of a record without a miss reaches to all, and of one without a take begins at none', () => {
+    // 0.1^(1/5): nine tenths of Beta(5, 1) lie over it.
+    expect(takeRate(4, 0, 0.9)).toMatchObject({ high: 1, low: expect.closeTo(0.1 ** 0.2, 6) });
+    expect(takeRate(0, 4, 0.9)).toMatchObject({ low: 0, high: expect.closeTo(1 - 0.1 ** 0.2, 6) });
+    expect(takeRate(4, 0, 0.9).middle).toBeCloseTo(0.5 ** 0.2, 6);
   });
   it('is nothing yet without a decided attempt', () => {
     expect(takeRate(0, 0, 0.9)).toMatchObject({

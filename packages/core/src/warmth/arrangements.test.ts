@@ -13,15 +13,12 @@ const winter: Conditions = {
   outside_C: -3,
   outside_RH: 0.85,
   heat_Wkg: 12,
-  held_C: 15,
-  stores_kgDayPerKg: 0.11,
   brood: false,
 };
 const shut: Conditions = {
   ...winter,
   outside_C: 30,
   heat_Wkg: 40,
-  held_C: 34.5,
   brood: true,
   sun: { place: sunAt('2026-07-01T11:00:00Z', 48, 15), front_deg: 180, paint: 'dark' },
 };
@@ -35,7 +32,7 @@ describe('what each change would bring', () => {
       expect(all[0]).toMatchObject({ key: 'drawn', design });
       for (const each of all) {
         expect(designProblems(each.design)).toEqual([]);
-        expect(Number.isFinite(each.watts)).toBe(true);
+        expect(Number.isFinite(each.heat_W)).toBe(true);
       }
     }
   });
@@ -58,9 +55,13 @@ describe('what each change would bring', () => {
 
   it('never needs more to keep warm with insulation, nor with fewer openings', () => {
     const all = arrangements(familyDesign('threeWay'), winter);
-    const drawn = by(all, 'drawn')?.watts ?? 0;
-    for (const key of ['roof', 'foil', 'walls', 'reduced', 'highShut', 'pushed'])
-      expect(by(all, key)?.watts).toBeLessThanOrEqual(drawn);
+    const drawn = by(all, 'drawn');
+    for (const key of ['roof', 'foil', 'walls', 'reduced', 'highShut', 'pushed']) {
+      expect(by(all, key)?.heat_W).toBeLessThanOrEqual(drawn?.heat_W ?? 0);
+      expect(by(all, key)?.walls_WK).toBeLessThanOrEqual(drawn?.walls_WK ?? 0);
+    }
+    // Heat and stores are one figure: 12.7 MJ to a kilogram.
+    expect(drawn?.stores_kgMonth).toBeCloseTo(((drawn?.heat_W ?? 0) * 30 * 86_400) / 12.7e6, 9);
   });
 
   it('makes more water where less air goes', () => {
@@ -77,8 +78,8 @@ describe('what each change would bring', () => {
   });
 
   it('offers insulation behind a follower only where there is one', () => {
-    expect(by(arrangements(familyDesign('followerReduced'), winter), 'follower')?.watts).toBeLessThan(
-      by(arrangements(familyDesign('followerReduced'), winter), 'drawn')?.watts ?? 0,
+    expect(by(arrangements(familyDesign('followerReduced'), winter), 'follower')?.walls_WK).toBeLessThan(
+      by(arrangements(familyDesign('followerReduced'), winter), 'drawn')?.walls_WK ?? 0,
     );
     expect(by(arrangements(familyDesign('nucleus'), winter), 'follower')).toBeUndefined();
   });

@@ -17,8 +17,10 @@ export interface Arrangement {
 }
 export interface Arranged extends Arrangement {
   physics: BoxPhysics;
-  /** To hold what the bees hold, all compartments together; water a day; minutes shut in until the first passes 38 °C. */
-  watts: number;
+  /** All compartments together: what the bees give and burn, what the walls lose for a kelvin, water a day; minutes shut in until the first passes 38 °C. */
+  heat_W: number;
+  stores_kgMonth: number;
+  walls_WK: number;
   condensate_gDay: number;
   drips: boolean;
   minutes: number | null;
@@ -128,7 +130,9 @@ function arranged(each: Arrangement): Arranged {
   return {
     ...each,
     physics,
-    watts: compartments.reduce((sum, { watts }) => sum + watts, 0),
+    heat_W: compartments.reduce((sum, { bees }) => sum + bees.heat_W, 0),
+    stores_kgMonth: compartments.reduce((sum, { stores_kgMonth }) => sum + stores_kgMonth, 0),
+    walls_WK: compartments.reduce((sum, { sharedUa_WK }) => sum + sharedUa_WK, 0),
     condensate_gDay: compartments.reduce((sum, { water }) => sum + water.condensate_gDay, 0),
     drips: compartments.some(({ water }) => water.verdict === 'drips'),
     minutes: passed.length > 0 ? Math.min(...passed) : null,
@@ -169,7 +173,7 @@ export function surestFirst(all: readonly Arranged[]): readonly Arranged[] {
     drawn,
     ...changes.toSorted(
       (a, b) =>
-        Number(a.drips) - Number(b.drips) || a.condensate_gDay - b.condensate_gDay || a.watts - b.watts,
+        Number(a.drips) - Number(b.drips) || a.condensate_gDay - b.condensate_gDay || a.heat_W - b.heat_W,
     ),
   ];
 }

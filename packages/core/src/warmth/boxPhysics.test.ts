@@ -6,18 +6,22 @@ import { mm } from '../box/plainParts.ts';
 import { bodiesOf, mainBody } from '../box/stack.ts';
 import { constantsWith, defaultConstants, registry } from '../constants/registry.ts';
 import { familyDesign } from '../families/build.ts';
+import { atRest } from './atRest.ts';
 import { boxPhysics } from './boxPhysics.ts';
 import { type Conditions, usualConditions } from './conditions.ts';
 import { wallLayers } from './materials.ts';
 import { heatNetwork } from './network.ts';
 import { shutFor, shutHere } from './occasions.ts';
 import { rowOf } from './row.ts';
+import { scenesOf } from './scene.ts';
+import { shutAtLast } from './shutBox.ts';
+import { shutBoxOf, ventsWider } from './shutDesign.ts';
 import { sunAt } from './sun.ts';
 import { OUTSIDE, rsi, solveWarmth } from './warmth.ts';
 
 const january = usualConditions({ outside_C: -5, bees: 'calm', brood: false });
 const sum = (design: DesignContent, more: Partial<Conditions>) =>
-  boxPhysics(design, { ...january, ...more }).compartments.reduce((all, { watts }) => all + watts, 0);
+  boxPhysics(design, { ...january, ...more }).compartments.reduce((all, { bees }) => all + bees.heat_W, 0);
 
 describe('a row of boxes', () => {
   it('warms each other: two less than one alone, amid five less than two, at either end the same', () => {
@@ -136,7 +140,29 @@ describe('a shut box', () => {
     const meshed = { ...bare, floor: { ...bare.floor, kind: 'mesh' as const, mesh: 3 } };
     expect(shutFor(meshed, summer)[0]?.warning).toContain('wants it on two');
     expect(shutFor(meshed, summer)[1]?.warning).toBeNull();
-    expect(shutFor(familyDesign('foldedSheet'), summer)[0]?.warning ?? null).toBeNull();
+    expect(shutFor(familyDesign('foldedSheet'), summer)[0]?.warning).not.toContain('wants it on two');
+  });
+});
+
+describe('vents that are too small', () => {
+  it('say by how much: so much wider they keep it out of danger, and a tenth less does not', () => {
+    const design = familyDesign('threeWay');
+    const conditions = usualConditions({ outside_C: 24, bees: 'resting', brood: true });
+    const vented: Conditions = { ...conditions, shutOn: 'vent' };
+    const times = ventsWider(design, vented) ?? Number.NaN;
+    expect(times).toBeGreaterThan(1);
+    const { scene } = scenesOf(design, vented);
+    const { sky, at } = atRest(scene);
+    const hottest = (wider: number) =>
+      Math.max(...shutAtLast(shutBoxOf(scene, sky, at, wider), defaultConstants));
+    expect(hottest(times)).toBeLessThanOrEqual(38);
+    expect(hottest(times * 0.9)).toBeGreaterThan(38);
+    const wasps = shutFor(design, conditions).find(({ key }) => key === 'wasps');
+    expect(wasps?.warning).toContain(
+      `about ${times < 3 ? times.toFixed(1) : Math.ceil(times)} times as much`,
+    );
+    // Where the air is that hot itself, no vent helps.
+    expect(shutFor(design, { ...conditions, outside_C: 39 })[3]?.warning).toContain('no vent helps');
   });
 });
 
@@ -148,7 +174,7 @@ describe('the figures of the registry', () => {
     };
     const answer = (constants: Record<string, number>) =>
       JSON.stringify(
-        [12, 30].map((outside_C) =>
+        [-8, 12, 30, 40].map((outside_C) =>
           boxPhysics(design, {
             ...usualConditions({ outside_C, bees: 'calm', brood: true }, constantsWith(constants)),
             insulation_mm: 20,
@@ -178,11 +204,24 @@ describe('the figures of the registry', () => {
       'combFrame_kg',
       'fanning_C',
       'danger_C',
-      'storesUse_kgDayKg',
+      'slump_C',
+      'heatMeans_Wkg',
+      'latentShare',
+      'clusters_C',
+      'about_C',
+      'fans_LsKg',
+      'carriesWater_kghKg',
+      'outsideWarm_RH',
+      'rsiWet',
+      'clusterFilm_Wm2K',
+      'surfaceBrood_C',
+      'least_Wkg',
+      'storesHeat_MJkg',
+      'litresPerKg',
     ] as const;
     for (const name of moves)
       expect([name, answer({ [name]: defaultConstants[name] * 1.02 }) === plain]).toEqual([name, false]);
-    for (const name of ['eggsFrom_d', 'litresPerKg', 'glass_WmK'] as const)
+    for (const name of ['eggsFrom_d', 'glass_WmK'] as const)
       expect(answer({ [name]: registry[name].range[0] })).toBe(plain);
   });
 });

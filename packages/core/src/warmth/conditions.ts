@@ -1,3 +1,4 @@
+import { saturation } from '../air/moisture.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
 import type { Paint, SunPlace } from './sun.ts';
 
@@ -7,15 +8,17 @@ export interface Conditions {
   outside_RH: number;
   /** Bees of each compartment, in kg, by its first space; none given: as many as cover a share of its comb. */
   bees_kg?: Readonly<Record<string, number>>;
+  /** What a kilogram of them gives shut in; at rest in an open box, at most `heatResting_Wkg`, and they regulate. */
   heat_Wkg: number;
-  /** Temperature that the bees hold among them. */
-  held_C: number;
-  stores_kgDayPerKg: number;
+  /** What each kilogram spends, where another model has worked it out. */
+  spends_Wkg?: number | undefined;
   brood: boolean;
   /** Sun on the faces; undefined in the shade. */
   sun?: { place: SunPlace; front_deg: number; paint: Paint } | undefined;
   /** A clear night sky draws heat from the roof. */
   clearNight?: boolean;
+  /** Doors over panes stand open, so that the sun comes in. */
+  doorsOpen?: boolean;
   /** Of the earth, where the floor lies on it; undefined on a stand. */
   ground_C?: number | undefined;
   /** Insulation on the outer face of followers, in mm. */
@@ -33,6 +36,12 @@ export const heatOf = (bees: BeeState, constants: Constants = defaultConstants):
     bees
   ];
 
+/** Mean of the air over which small colonies have brood and are about. */
+const BROOD_FROM_C = 8;
+/** What bees are like by the season's mean, until somebody says otherwise. */
+export const beesInSeason = (mean_C: number): { bees: BeeState; brood: boolean } =>
+  mean_C > BROOD_FROM_C ? { bees: 'resting', brood: true } : { bees: 'calm', brood: false };
+
 /** Conditions as the registry has them for a temperature, a mood of the bees, and brood or none. */
 export function usualConditions(
   { outside_C, bees, brood }: { outside_C: number; bees: BeeState; brood: boolean },
@@ -40,14 +49,23 @@ export function usualConditions(
 ): Conditions & { constants: Constants } {
   return {
     outside_C,
-    outside_RH: constants.outside_RH,
+    outside_RH: humidityAt(outside_C, constants),
     heat_Wkg: heatOf(bees, constants),
-    held_C: brood ? constants.broodNest_C : constants.broodless_C,
-    stores_kgDayPerKg: constants.storesUse_kgDayKg,
     brood,
     constants,
   };
 }
+
+/** Relative humidity outside by the season's air: damp in the cold, drier in warmth, and in heat no more vapour than a mild day holds. */
+export function humidityAt(outside_C: number, { outside_RH, outsideWarm_RH }: Constants): number {
+  const warm = Math.min(1, Math.max(0, (outside_C - DAMP_C) / (DRY_C - DAMP_C)));
+  const share = outside_RH + warm * (outsideWarm_RH - outside_RH);
+  return Math.min(share, (outsideWarm_RH * saturation(FULL_C)) / saturation(outside_C));
+}
+/** A mild day's air. */
+const FULL_C = 24;
+const DAMP_C = 5;
+const DRY_C = 20;
 
 /** The earth follows the air at a distance: it keeps a share of the difference to the year's mean. */
 export const groundTemperature = (outside_C: number, yearMean_C: number, constants: Constants): number =>

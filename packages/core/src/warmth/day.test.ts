@@ -1,39 +1,53 @@
 import { describe, expect, it } from 'vitest';
+import { withPart } from '../box/parts.ts';
+import { mm } from '../box/plainParts.ts';
+import { mainBody } from '../box/stack.ts';
+import { defaultConstants } from '../constants/registry.ts';
 import { familyDesign } from '../families/build.ts';
-import type { Conditions } from './conditions.ts';
-import { type DayPlan, dayInBox } from './day.ts';
+import { usualConditions } from './conditions.ts';
+import { type DayPlan, dayInBox, warmestHours } from './day.ts';
 
-const still: Conditions = {
-  outside_C: 0,
-  outside_RH: 0.8,
-  heat_Wkg: 20,
-  held_C: 34.5,
-  stores_kgDayPerKg: 0.1,
-  brood: true,
-};
+const still = usualConditions({ outside_C: 20, bees: 'resting', brood: true });
 const june: DayPlan = { date: '2026-06-21', latitude_deg: 48, longitude_deg: 15, mean_C: 20, swing_K: 6 };
 const design = familyDesign('threeWay');
 
 describe('a day in a box', () => {
-  it('follows the air in the shade: warmest in the afternoon, its mean the mean of the day', () => {
-    const hours = dayInBox(design, still, june);
-    expect(hours).toHaveLength(24);
-    expect(hours.reduce((sum, { outside_C }) => sum + outside_C, 0) / 24).toBeCloseTo(20, 9);
-    const inside = hours.map(({ inside_C }) => inside_C[0] ?? 0);
-    expect(inside.indexOf(Math.max(...inside))).toBe(15);
-    for (const { inside_C, outside_C } of hours)
+  const shade = dayInBox(design, still, june);
+
+  it('follows the air in the shade with its own time: later, and warmer than it at every hour', () => {
+    expect(shade.map(({ hour }) => hour)).toEqual(Array.from({ length: 24 }, (_, hour) => hour));
+    expect(shade.reduce((sum, { outside_C }) => sum + outside_C, 0) / 24).toBeCloseTo(20, 9);
+    for (const { inside_C, outside_C } of shade)
       for (const each of inside_C) expect(each).toBeGreaterThan(outside_C);
+    // Some seven kilojoules a kelvin of bees, combs and wood behind 1.1 W/K: some two hours.
+    for (const { hour, swings } of warmestHours(shade)) {
+      expect(hour).toBeGreaterThan(15);
+      expect(hour).toBeLessThanOrEqual(19);
+      expect(swings).toBeLessThan(1);
+      expect(swings).toBeGreaterThan(0.5);
+    }
+    // Foam walls store less and lose less: it is later still.
+    const { id } = mainBody(design);
+    const foam = withPart(design, id, { wall: mm(40), material: 'foam' });
+    expect(warmestHours(dayInBox(foam, still, june))[0]?.inside_C).toBeGreaterThan(
+      warmestHours(shade)[0]?.inside_C ?? 0,
+    );
   });
 
-  it('is warmer in the sun by day and the same at night; the east side first where the front looks south', () => {
-    const shade = dayInBox(design, still, june);
-    const sun = dayInBox(design, still, { ...june, sun: { front_deg: 180, paint: 'dark' } });
+  it('is warmer in the sun; the east side first where the front looks south', () => {
+    const sun = dayInBox(design, still, { ...june, mean_C: 12, sun: { front_deg: 180, paint: 'dark' } });
+    const dark = dayInBox(design, still, { ...june, mean_C: 12 });
     const gain = (hour: number, compartment: number) =>
-      (sun[hour]?.inside_C[compartment] ?? 0) - (shade[hour]?.inside_C[compartment] ?? 0);
-    expect(gain(1, 0)).toBeCloseTo(0, 9);
-    expect(gain(12, 1)).toBeGreaterThan(2);
+      (sun[hour]?.inside_C[compartment] ?? 0) - (dark[hour]?.inside_C[compartment] ?? 0);
+    expect(gain(13, 1)).toBeGreaterThan(2);
+    expect(gain(3, 1)).toBeLessThan(gain(13, 1) / 4);
     // Seen from above with the front nearest and looking south, the right side looks east.
     expect(gain(8, 2)).toBeGreaterThan(gain(8, 0));
-    expect(gain(16, 0)).toBeGreaterThan(gain(16, 2));
+    expect(gain(17, 0)).toBeGreaterThan(gain(17, 2));
+  });
+
+  it('is kept by its bees under what harms them, where the air is no hotter than they can deal with', () => {
+    const hot = dayInBox(design, still, { ...june, mean_C: 28 });
+    for (const { inside_C } of warmestHours(hot)) expect(inside_C).toBeLessThan(defaultConstants.danger_C);
   });
 });

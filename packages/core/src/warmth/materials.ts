@@ -46,10 +46,14 @@ export function wallLayers(body: Body, side: Side, constants: Constants): Layer[
   ];
 }
 
+/** Sheets of wire, that let light through. */
+export const seenThrough = ({ what }: Pick<Sheet, 'what'>): boolean =>
+  what === 'mesh' || what === 'excluder' || what === 'screen';
+
 export function sheetLayer({ what, thickness }: Sheet, constants: Constants = defaultConstants): Layer {
   if (what === 'foil') return layerOf(constants.foil_R);
   if (what === 'cloth') return layer(thickness.mm, constants.cloth_WmK);
-  if (what === 'mesh' || what === 'excluder' || what === 'screen') return WIRE;
+  if (seenThrough({ what })) return WIRE;
   return layer(thickness.mm, constants.plywood_WmK);
 }
 

@@ -10,6 +10,7 @@ import {
   type Layer,
   layerOf,
   roofLayers,
+  seenThrough,
   sheetLayer,
   wallLayers,
 } from './materials.ts';
@@ -24,6 +25,8 @@ export interface HeatFace {
   /** What it is, for words and drawing. */
   part: 'wall' | 'pane' | 'cover' | 'floor' | 'divider' | 'follower' | 'cheek';
   side?: Side;
+  /** A pane lets the sun in: one with nothing before it, or one whose doors stand open. */
+  glazed?: 'bare' | 'doors';
 }
 /** Air that mixes freely over an open joint, in m³/s. */
 const OPEN_JOINT = 0.005;
@@ -85,6 +88,7 @@ function outer(space: Space, side: Side, area_m2: number, constants: Constants):
     layers: body ? wallLayers(body, side, constants) : [boardLayer(12, constants)],
     part: pane ? 'pane' : 'wall',
     side,
+    ...(pane ? { glazed: body?.doors ? ('doors' as const) : ('bare' as const) } : {}),
   };
 }
 
@@ -199,6 +203,10 @@ function topFaces(
         kind: 'cover',
         layers: all.length > 0 ? all : [boardLayer(3, constants)],
         part: 'cover',
+        // Sun through a glazed roof falls into the room right under it, or by a mesh; a sheet that lies below is warmed itself.
+        ...(roof.length > 0 && design.roof.kind === 'glazed' && lying.every(({ sheet }) => seenThrough(sheet))
+          ? { glazed: 'bare' as const }
+          : {}),
       },
     },
   ];

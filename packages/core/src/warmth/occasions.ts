@@ -2,8 +2,10 @@ import type { DesignContent, Side } from '@yellow-cell/contract';
 import { deriveBox, isEntrance } from '../box/model.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { listOf } from '../say/words.ts';
-import { boxPhysics, type CompartmentPhysics } from './boxPhysics.ts';
+import { atRest } from './atRest.ts';
 import { type BeeState, type Conditions, heatOf } from './conditions.ts';
+import { scenesOf } from './scene.ts';
+import { type ShutRoom, shutRooms, ventsWider } from './shutDesign.ts';
 import type { SunPlace } from './sun.ts';
 
 /** What a box is shut for, and what that makes of its bees and its entrances. */
@@ -15,6 +17,8 @@ interface Occasion {
   shutOn: 'closed' | 'vent';
   /** Crowded: as many bees as all its comb holds. */
   crowded: boolean;
+  /** Doors before its panes stand open, to look in. */
+  looked: boolean;
   supposes: string;
 }
 const all: readonly Occasion[] = [
@@ -25,6 +29,7 @@ const all: readonly Occasion[] = [
     brood: true,
     shutOn: 'closed',
     crowded: false,
+    looked: false,
     supposes: 'alarmed bees, brood, flight entrances closed',
   },
   {
@@ -34,6 +39,7 @@ const all: readonly Occasion[] = [
     brood: true,
     shutOn: 'closed',
     crowded: false,
+    looked: true,
     supposes: 'bees at rest, brood, flight entrances closed; hours, not overnight',
   },
   {
@@ -43,6 +49,7 @@ const all: readonly Occasion[] = [
     brood: false,
     shutOn: 'closed',
     crowded: true,
+    looked: false,
     supposes: 'crowded on all its comb, no open brood, cool and dark',
   },
   {
@@ -52,6 +59,7 @@ const all: readonly Occasion[] = [
     brood: true,
     shutOn: 'vent',
     crowded: false,
+    looked: false,
     supposes: 'bees at rest, brood, flight entrances turned to vent',
   },
 ];
@@ -109,20 +117,21 @@ const isWorse = (a: ShutFor, b: ShutFor): boolean =>
   (a.least_min === b.least_min && a.inside_C > b.inside_C);
 
 function answerFor(
-  { key, name, bees, brood, shutOn, crowded, supposes }: Occasion,
+  { key, name, bees, brood, shutOn, crowded, looked, supposes }: Occasion,
   design: DesignContent,
   conditions: Conditions,
 ): ShutFor {
   const sides = airySides(design);
   const { constants = defaultConstants } = conditions;
-  const shutWith = (heat_Wkg: number): readonly CompartmentPhysics[] =>
-    boxPhysics(design, {
-      ...conditions,
-      heat_Wkg,
-      brood,
-      shutOn,
-      constants: crowded ? { ...constants, covered: 1 } : constants,
-    }).compartments;
+  const of = (heat_Wkg: number): Conditions => ({
+    ...conditions,
+    heat_Wkg,
+    brood,
+    shutOn,
+    doorsOpen: looked || conditions.doorsOpen === true,
+    constants: crowded ? { ...constants, covered: 1 } : constants,
+  });
+  const shutWith = (heat_Wkg: number) => shutIn(design, of(heat_Wkg));
   const heat_Wkg = heatOf(bees, constants);
   const most_Wkg = bees === 'alarmed' ? Math.max(heat_Wkg, constants.heatAlarmedMost_Wkg) : heat_Wkg;
   const usual = shutWith(heat_Wkg);
@@ -136,13 +145,48 @@ function answerFor(
     danger_min: firstOf(usual, DANGER),
     least_min: firstOf(most, DANGER),
     stale_min: leastOf(usual.map(({ shut }) => shut.breath.minutesTo[HARMED]?.minutes ?? null)),
-    warning: airless(usual) ?? (key === 'travel' && sides.size < 2 ? travelWarning(sides) : null),
+    warning:
+      airless(usual) ??
+      (said([
+        tooSmall(usual, { outside_C: conditions.outside_C, danger_C: constants.danger_C }, () =>
+          ventsWider(design, of(heat_Wkg)),
+        ),
+        key === 'travel' && sides.size < 2 ? travelWarning(sides) : null,
+      ]) ||
+        null),
   };
+}
+
+const said = (sentences: readonly (string | null)[]): string =>
+  sentences.filter((each) => each !== null).join(' ');
+
+/** A vent that lets too little through says so, and how much more would do; where none would, that. */
+function tooSmall(
+  rooms: readonly ShutIn[],
+  { outside_C, danger_C }: { outside_C: number; danger_C: number },
+  wider: () => number | undefined,
+): string | null {
+  if (rooms.every(({ shut }) => shut.steady_C <= danger_C)) return null;
+  if (outside_C >= danger_C) return `The air outside is over ${danger_C} °C itself: no vent helps.`;
+  const times = wider();
+  return times === undefined
+    ? `Its vents are too small for this, and where they stand wider ones would hardly help: give it air high up as well as low, or shade and an early end.`
+    : `Its vents are too small for this: about ${times < 3 ? times.toFixed(1) : Math.ceil(times)} times as much would keep it under ${danger_C} °C.`;
+}
+interface ShutIn {
+  name: string;
+  shut: ShutRoom;
+}
+function shutIn(design: DesignContent, conditions: Conditions): ShutIn[] {
+  const { scene } = scenesOf(design, conditions);
+  const { sky, at } = atRest(scene);
+  const shutOf = shutRooms(scene, sky, at);
+  return scene.living.map((each) => ({ name: each.name, shut: shutOf(each) }));
 }
 /** Which of the limits. */
 const [FANNING, DANGER] = [0, 1];
 const HARMED = 1;
-const firstOf = (compartments: readonly CompartmentPhysics[], limit: number): number | null =>
+const firstOf = (compartments: readonly ShutIn[], limit: number): number | null =>
   leastOf(compartments.map(({ shut }) => shut.minutesTo[limit]?.minutes ?? null));
 function leastOf(minutes: readonly (number | null)[]): number | null {
   const some = minutes.filter((each) => each !== null);
@@ -150,7 +194,7 @@ function leastOf(minutes: readonly (number | null)[]): number | null {
 }
 
 /** However cool it stays, a compartment without any air is none to shut bees in. */
-function airless(compartments: readonly CompartmentPhysics[]): string | null {
+function airless(compartments: readonly ShutIn[]): string | null {
   const names = compartments.filter(({ shut }) => shut.flow_m3s === 0).map(({ name }) => name.toLowerCase());
   if (names.length === 0) return null;
   if (compartments.length === 1)

@@ -1,38 +1,43 @@
 import { sideBearing } from '../box/compass.ts';
 import type { Constants } from '../constants/registry.ts';
 import type { Conditions } from './conditions.ts';
-import { resistanceOf } from './materials.ts';
 import type { HeatFace } from './network.ts';
 import { absorptance, irradiance } from './sun.ts';
-import { OUTSIDE, rsi } from './warmth.ts';
+import { OUTSIDE } from './warmth.ts';
 
-/** What sun and a clear night sky do to each space, in watts: by the sol-air temperature of its outer faces, and straight through panes. */
-export function skyHeat(
+/** What sun and a clear night sky do to a box. */
+export interface Sky {
+  /** How much warmer than the air the outer side of each face feels (sol-air), in the order of the faces; less under a clear night. */
+  outer_K: readonly number[];
+  /** What falls through uncovered panes into each space, in watts. */
+  through_W: ReadonlyMap<string, number>;
+}
+
+export function skyOver(
   faces: readonly HeatFace[],
-  { sun, clearNight = false }: Conditions,
+  { sun, clearNight = false, doorsOpen = false }: Pick<Conditions, 'sun' | 'clearNight' | 'doorsOpen'>,
   constants: Constants,
-): Map<string, number> {
-  const heat = new Map<string, number>();
-  const films = rsi(constants);
-  for (const face of faces) {
-    if (face.between[1] !== OUTSIDE || face.kind === 'floor') continue;
-    const r = films[face.kind] + constants.rse + resistanceOf(face.layers);
-    const night_K = clearNight && !sun && face.kind === 'cover' ? -constants.nightSky_K : 0;
-    const watts = (face.area_m2 / r) * night_K + (sun ? sunOn(face, r, sun, constants) : 0);
-    if (watts !== 0) heat.set(face.between[0], (heat.get(face.between[0]) ?? 0) + watts);
-  }
-  return heat;
+): Sky {
+  const through_W = new Map<string, number>();
+  const outer_K = faces.map((face) => {
+    if (face.between[1] !== OUTSIDE || face.kind === 'floor') return 0;
+    if (!sun) return clearNight && face.kind === 'cover' ? -constants.nightSky_K : 0;
+    const on_Wm2 = irradiance(
+      sun.place,
+      face.kind === 'cover' ? 0 : 90,
+      face.side ? sideBearing(sun.front_deg, face.side) : 0,
+    );
+    if (isUncovered(face, doorsOpen)) {
+      const [space] = face.between;
+      const watts = face.area_m2 * constants.panePasses * on_Wm2;
+      through_W.set(space, (through_W.get(space) ?? 0) + watts);
+      return 0;
+    }
+    return (absorptance(sun.paint, constants) * on_Wm2) / constants.film_Wm2K;
+  });
+  return { outer_K, through_W };
 }
 
-function sunOn(
-  face: HeatFace,
-  r: number,
-  { place, front_deg, paint }: NonNullable<Conditions['sun']>,
-  constants: Constants,
-): number {
-  const bearing = face.side ? sideBearing(front_deg, face.side) : 0;
-  const on = irradiance(place, face.kind === 'cover' ? 0 : 90, bearing);
-  return face.part === 'pane'
-    ? face.area_m2 * constants.panePasses * on
-    : (face.area_m2 / r) * ((absorptance(paint, constants) * on) / constants.film_Wm2K);
-}
+/** A closed door lets no sun in, and is itself a sunlit face; so is a sheet under a glazed roof. */
+const isUncovered = ({ glazed }: HeatFace, doorsOpen: boolean): boolean =>
+  glazed === 'bare' || (glazed === 'doors' && doorsOpen);

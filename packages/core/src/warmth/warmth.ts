@@ -54,7 +54,7 @@ export function solveWarmth(question: WarmthQuestion, constants: Constants = def
 
 /** What ties spaces together, in W/K: faces by their layers, flows by the heat of their air. */
 export const tiesOf = (
-  { faces, flows = [] }: Pick<WarmthQuestion, 'faces' | 'flows'>,
+  { faces, flows = [] }: { faces: readonly Face[]; flows?: WarmthQuestion['flows'] },
   constants: Constants = defaultConstants,
 ): Tie[] => [
   ...faces.map((face) => ({ between: face.between, g_WK: uValue(face, constants) * face.area_m2 })),
@@ -72,6 +72,19 @@ export function uValue(
     1 / (surfaceResistance(face, first, constants) + layers + surfaceResistance(face, second, constants))
   );
 }
+/** Of the inner surface of a face in °C, by the air on either side; its outer side may feel more or less than the air. */
+export function innerSurface(
+  face: Face,
+  at: ReadonlyMap<string, number>,
+  outer_K: number,
+  constants: Constants,
+): number {
+  const [first, second] = face.between;
+  const here = at.get(first) ?? 0;
+  const through = uValue(face, constants) * (here - (at.get(second) ?? 0) - outer_K);
+  return here - through * surfaceResistance(face, first, constants);
+}
+
 const surfaceResistance = ({ kind }: Pick<Face, 'kind'>, end: string, constants: Constants): number =>
   end === OUTSIDE ? constants.rse : rsi(constants)[kind];
 

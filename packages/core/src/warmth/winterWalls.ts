@@ -3,13 +3,11 @@ import { openingsOf } from '../air/breathing.ts';
 import { factorOf, flowAt } from '../air/flow.ts';
 import { type Compartment, deriveBox } from '../box/model.ts';
 import type { Constants } from '../constants/registry.ts';
-import { heldHeat } from './heldHeat.ts';
 import { heatNetwork } from './network.ts';
 import { type Row, rowOf, soleBox } from './row.ts';
+import { wallsOf } from './wallsOf.ts';
 
-/** What walls let through hangs little on the temperatures that it is asked at. */
 const OUTSIDE_C = 0;
-const HELD_C = 10;
 /** The air of a cavity in winter is about so much warmer than outside; what it breathes follows the root of that. */
 const AIR_RISE_K = 5;
 
@@ -28,12 +26,11 @@ export function winterWalls(
   const own = heatNetwork(design, model, constants, insulation_mm);
   const network = row ? rowOf(own, model, row) : soleBox(own, model);
   const held = model.compartments.filter((room) => room.frames.length > 0 && lived(room));
-  const heat = heldHeat(network, held, { outside_C: OUTSIDE_C, held_C: HELD_C }, constants);
   return new Map(
-    [...heat].map(([room, watts]) => {
+    [...wallsOf(network, held, constants)].map(([room, walls_WK]) => {
       const factor = factorOf(openingsOf(design, model, room, constants), constants.discharge);
       const air_WK = constants.airHeat_Jm3K * flowAt(factor, OUTSIDE_C, AIR_RISE_K);
-      return [room, watts / (HELD_C - OUTSIDE_C) + air_WK];
+      return [room, walls_WK + air_WK];
     }),
   );
 }

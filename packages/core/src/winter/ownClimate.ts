@@ -32,15 +32,22 @@ export function winterMonths(climate: Climate | undefined, latitude_deg: number)
 }
 
 /** Mean of a day there, in °C: between the middles of two months in proportion; estimated where one of them is not known. */
-export function meanOn(climate: Climate | undefined, date: Day, latitude_deg: number): number {
+export const meanOn = (climate: Climate | undefined, date: Day, latitude_deg: number): number =>
+  between(date, (month) => meanOf(climate, month)) ?? estimatedDay(date, latitude_deg);
+
+/** What the days there reach in the mean, in °C, likewise. */
+export const maxOn = (climate: Climate | undefined, date: Day, latitude_deg: number): number =>
+  between(date, (month) => climate?.months[month]?.max_C) ??
+  estimatedDay(date, latitude_deg) + DAY_OVER_MEAN_K;
+
+/** A figure of months, which stand for their middles, on a day; undefined where one of the two is not known. */
+function between(date: Day, of: (month: number) => number | undefined): number | undefined {
   const middle = Number(date.slice(8)) - MIDDLE_DAY;
   const month = Number(date.slice(5, 7)) - 1;
-  const other = (month + (middle < 0 ? -1 : 1) + MONTHS) % MONTHS;
-  const [here, there] = [meanOf(climate, month), meanOf(climate, other)];
-  if (here === undefined || there === undefined) return estimatedDay(date, latitude_deg);
+  const [here, there] = [of(month), of((month + (middle < 0 ? -1 : 1) + MONTHS) % MONTHS)];
+  if (here === undefined || there === undefined) return undefined;
   const from = `${date.slice(0, 8)}${MIDDLE_DAY}`;
-  const share = Math.abs(daysBetween(from, date)) / MONTH_D;
-  return here + (there - here) * share;
+  return here + ((there - here) * Math.abs(daysBetween(from, date))) / MONTH_D;
 }
 const MONTHS = 12;
 const MIDDLE_DAY = 15;

@@ -3,8 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { deriveBox } from '../box/model.ts';
 import { standardDesign } from '../box/standardDesign.ts';
 import { constantsWith, defaultConstants } from '../constants/registry.ts';
-import { boxPhysics, roomAir } from '../warmth/boxPhysics.ts';
-import { usualConditions } from '../warmth/conditions.ts';
 import { autumnList } from './autumn.ts';
 import { beesOfSeams } from './cluster.ts';
 import { estimatedWinter } from './estimatedClimate.ts';
@@ -165,17 +163,5 @@ describe('one colony in all the ways it could be wintered', () => {
     expect(ask(ten, { constants }).some(({ name }) => name === 'Reduced, 0 mm behind the follower')).toBe(
       true,
     );
-  });
-});
-
-it('air and water of a room at rest are those of the whole page of a design', () => {
-  const conditions = usualConditions({ outside_C: 2, bees: 'resting', brood: false });
-  const whole = boxPhysics(two, conditions).compartments;
-  const rooms = roomAir(two, conditions);
-  expect(rooms).toHaveLength(whole.length);
-  rooms.forEach((room, index) => {
-    expect(room.inside_C).toBe(whole[index]?.inside_C);
-    expect(room.water).toEqual(whole[index]?.water);
-    expect(room.flow_m3s).toBe(whole[index]?.air.flow_m3s);
   });
 });

@@ -5,12 +5,12 @@ import { coverSheet, mm } from '../box/plainParts.ts';
 import { bodiesOf } from '../box/stack.ts';
 import type { Constants } from '../constants/registry.ts';
 import { highHoles, overBars, withStates, withUpperVents } from '../warmth/arrangements.ts';
-import { roomAir } from '../warmth/boxPhysics.ts';
+import { boxAtRest } from '../warmth/boxPhysics.ts';
 import type { Conditions } from '../warmth/conditions.ts';
 import type { Row } from '../warmth/row.ts';
 import type { WaterVerdict } from '../warmth/water.ts';
 import { type End, fitCavity } from './cavity.ts';
-import { beesOfSeams, clusterWatts, kgOfHeat, seamsOfBees } from './cluster.ts';
+import { beesOfSeams, clusterWatts, seamsOfBees } from './cluster.ts';
 import {
   type Band,
   bandOf,
@@ -357,15 +357,16 @@ function waterOf(
     outside_C,
     outside_RH: constants.outside_RH,
     bees_kg,
-    heat_Wkg: alive_kg > 0 ? watts / alive_kg : 0,
-    held_C: constants.broodless_C,
-    stores_kgDayPerKg: alive_kg > 0 ? kgOfHeat(watts, 1, constants) / alive_kg : 0,
+    heat_Wkg: constants.least_Wkg,
+    spends_Wkg: alive_kg > 0 ? watts / alive_kg : 0,
     brood: false,
     clearNight: true,
     insulation_mm,
     row,
     constants,
   };
-  const own = roomAir(design, conditions).find(({ bays }) => bays.some((bay) => room.bays.includes(bay)));
+  const own = boxAtRest(design, conditions).compartments.find(({ bays }) =>
+    bays.some((bay) => room.bays.includes(bay)),
+  );
   return own?.water.verdict ?? 'dry';
 }

@@ -1,5 +1,6 @@
 import type { Colony, Queen, Status } from '@yellow-cell/contract';
 import { showDay } from '../../calendar/showDay.ts';
+import { maxOn } from '../../winter/ownClimate.ts';
 import { recentMaximum } from '../due/weather.ts';
 import type { YardState } from '../state.ts';
 import { statusWords } from '../statusWords.ts';
@@ -59,16 +60,20 @@ export function mixingWarnings(situation: Situation, a: Colony, b: Colony): Obje
   ];
 }
 
-/** What makes the time a hard one, by the yard's own weather and its months of dearth. */
-function hardTime({ on, weather, constants, yard }: Situation): string | undefined {
+/** What makes the time a hard one: the yard's own weather, its climate, and the months of dearth after summer. */
+function hardTime({ on, weather, constants, yard, climate }: Situation): string | undefined {
+  const { dearthFrom_m: from, dearthTo_m: to, mixBelow_C } = constants;
   const recent = recentMaximum(weather);
-  if (recent && recent.mean_C < constants.mixBelow_C)
-    return `Days reach ${recent.mean_C.toFixed(0)} °C in the mean.`;
-  const { dearthFrom_m: from, dearthTo_m: to } = constants;
+  if (recent && recent.mean_C < mixBelow_C) return `Days reach ${recent.mean_C.toFixed(0)} °C in the mean.`;
+  const usual_C = maxOn(climate, on, yard.latitude_deg);
+  if (!recent && usual_C < mixBelow_C)
+    return `Days here reach ${usual_C.toFixed(0)} °C at this time of year.`;
   const month = Number(on.slice(5, 7));
   const ours = yard.latitude_deg < 0 ? ((month + 5) % 12) + 1 : month;
   const isDearth = from <= to ? ours >= from && ours <= to : ours >= from || ours <= to;
-  return isDearth ? `${showDay(on)} is in the months of dearth.` : undefined;
+  // Spring has come where days are warm again.
+  const isOver = ours < from && usual_C >= mixBelow_C;
+  return isDearth && !isOver ? `${showDay(on)} is in the months of dearth.` : undefined;
 }
 
 const WITH_QUEEN: readonly Status[] = ['caged', 'virgin', 'laying', 'proven', 'queenright'];

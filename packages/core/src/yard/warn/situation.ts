@@ -1,3 +1,4 @@
+import type { Climate } from '@yellow-cell/contract';
 import type { Day } from '../../calendar/days.ts';
 import type { Constants } from '../../constants/registry.ts';
 import type { Weather } from '../due/expectation.ts';
@@ -11,6 +12,8 @@ export interface Situation {
   weather: Weather;
   constants: Constants;
   yard: { latitude_deg: number };
+  /** The yard's own; estimated from the latitude without. */
+  climate?: Climate | undefined;
 }
 
 /** What speaks against an entry, in a plain sentence; it can be made all the same, with a reason that is kept. */

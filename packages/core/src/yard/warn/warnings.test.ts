@@ -23,10 +23,11 @@ interface When {
   on?: string;
   weather?: Situation['weather'];
   latitude_deg?: number;
+  climate?: Situation['climate'];
 }
 const situation = (
   events: readonly LogEvent[],
-  { on = day(30), weather = new Map(), latitude_deg = 48 }: When = {},
+  { on = day(30), weather = new Map(), latitude_deg = 48, climate }: When = {},
 ): Situation => ({
   state: fold(known, [...begun(CELL), ...events]),
   designs: known.designs,
@@ -34,6 +35,7 @@ const situation = (
   weather,
   constants: defaultConstants,
   yard: { latitude_deg },
+  climate,
 });
 const said = <K extends EventKind>(
   events: readonly LogEvent[],
@@ -78,6 +80,14 @@ describe('combining', () => {
     expect(said(sisters, 'combined', into, { on: '2026-09-10' })).toBe('');
     expect(said(strangers, 'combined', into, { on: '2026-10-10', latitude_deg: -37 })).toBe('');
     expect(said(strangers, 'combined', into, { on: '2026-05-20', latitude_deg: -37 })).toContain('dearth');
+    // By its own climate a yard may have its forage in March, or none in May.
+    const all = (max_C: number) => ({ months: Array.from({ length: 12 }, () => ({ min_C: 0, max_C })) });
+    expect(said(strangers, 'combined', into, { on: '2026-03-20' })).toContain('strangers');
+    expect(said(strangers, 'combined', into, { on: '2026-03-20', climate: all(14) })).toBe('');
+    expect(said(strangers, 'combined', into, { on: '2026-09-10', climate: all(25) })).toContain(
+      'months of dearth',
+    );
+    expect(said(strangers, 'combined', into, { climate: all(13.9) })).toContain('14 °C at this time of year');
     const cold = new Map(weatherOf(day(10), new Array(20).fill(0)).map((each) => [each.date, each]));
     expect(said(strangers, 'combined', into, { weather: cold })).toContain('12 °C');
   });
