@@ -196,11 +196,12 @@ test.describe('the bench', () => {
     const outside = warmth.getByRole('slider', { name: /^Outside/ });
     await outside.fill('-8');
     await expect(warmth.getByText(/beside warm neighbours/).first()).toBeVisible();
-    const watts = async (name: RegExp) =>
+    await expect(warmth.getByText(/about \d+ % of what they can keep up/).first()).toBeVisible();
+    const walls = async (name: RegExp) =>
       Number.parseFloat(
         (await warmth.getByRole('row', { name }).getByRole('cell').nth(1).textContent()) ?? '',
       );
-    expect(await watts(/foam walls/)).toBeLessThan(await watts(/As drawn/));
+    expect(await walls(/foam walls/)).toBeLessThan(await walls(/As drawn/));
     await expect(warmth.getByRole('img', { name: /In spring .* kg left/ })).toBeVisible();
     const climate = (csv: string) =>
       warmth
@@ -230,6 +231,9 @@ test.describe('the bench', () => {
     await page.getByRole('button', { name: 'Air', exact: true }).click();
     const air = page.getByRole('complementary', { name: 'Air' });
     await air.getByRole('slider', { name: /^Outside/ }).fill('30');
+    // In an open box they keep it bearable; shut, they cannot.
+    await expect(air.getByText(/^They fan/).first()).toBeVisible();
+    await expect(air.getByText(/air about 36 °C beside them/).first()).toBeVisible();
     await air.getByLabel(/^Bees/).selectOption({ label: 'alarmed, or shut in warm' });
     await expect(air.getByText(/38 °C after|38 °C at once/).first()).toBeVisible();
     await expect(air.getByText(/Shut-in bees can die/)).toBeVisible();

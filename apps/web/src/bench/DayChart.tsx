@@ -1,5 +1,5 @@
 import type { DesignContent } from '@yellow-cell/contract';
-import { dayInBox, warmestHours } from '@yellow-cell/core';
+import { dayInBox, maxOn, meanOn, warmestHours } from '@yellow-cell/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useMemo } from 'react';
@@ -9,13 +9,18 @@ import { bare, Ticks } from './Ticks.tsx';
 import type { PhysicsDesk } from './usePhysics.ts';
 
 const SIZE = { width: 320, height: 150, left: 28, right: 8, top: 10, bottom: 22 };
-const SWING_K = 6;
+/** How far a clear day swings about its mean, where nothing is known of the climate. */
+const CLEAR_DAY_K = 6;
 const TOO_WARM_C = 36;
 const DASHES = ['', '7 3', '2 3', '9 3 2 3'];
 
 /** A clear day hour by hour: outside, and inside each compartment, in the shade or in the sun as it is set. */
 export function DayChart({ design, desk }: { design: DesignContent; desk: PhysicsDesk }) {
-  const { conditions, weather, place, date } = desk;
+  const { conditions, weather, place, date, figures } = desk;
+  const { climate } = figures;
+  const swing_K = climate
+    ? maxOn(climate, date, place.latitude_deg) - meanOn(climate, date, place.latitude_deg)
+    : CLEAR_DAY_K;
   const { front_deg, paint, sunHour, outside_C } = weather;
   const hours = useMemo(
     () =>
@@ -23,10 +28,10 @@ export function DayChart({ design, desk }: { design: DesignContent; desk: Physic
         date,
         ...place,
         mean_C: outside_C,
-        swing_K: SWING_K,
+        swing_K,
         ...(sunHour === undefined ? {} : { sun: { front_deg, paint } }),
       }),
-    [design, conditions, date, place, outside_C, sunHour, front_deg, paint],
+    [design, conditions, date, place, outside_C, swing_K, sunHour, front_deg, paint],
   );
   const all = hours.flatMap((hour) => [hour.outside_C, ...hour.inside_C]);
   const x = scaleLinear([0, 23], [SIZE.left, SIZE.width - SIZE.right]);

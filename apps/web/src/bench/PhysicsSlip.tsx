@@ -100,7 +100,7 @@ function AirLines({ each, outside_C, constants }: LinesProps & { outside_C: numb
       <p>
         {air.openings.length === 0
           ? 'No opening: no air goes through.'
-          : `About ${twoFigures(air.flow_m3s * 1_000)} L/s through ${countOf(air.openings.length, 'opening')}${bees.fans_m3s > 0 ? ', most of it fanned' : ''}.`}
+          : `About ${twoFigures(air.flow_m3s * 1_000)} L/s through ${countOf(air.openings.length, 'opening')}${bees.fans_m3s > 0 ? ', most of it fanned' : ''}; ${twoFigures(air.co2_pct)} % carbon dioxide in it.`}
       </p>
       <p className={shut.steady_C > constants.fanning_C ? 'font-semibold text-danger' : ''}>
         <Said>

@@ -1,4 +1,12 @@
-import { SHUT_HOURS, type ShutFor, showTime, shutHere, sunAt, usualConditions } from '@yellow-cell/core';
+import {
+  maxOn,
+  SHUT_HOURS,
+  type ShutFor,
+  showTime,
+  shutHere,
+  sunAt,
+  usualConditions,
+} from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
 import { useSay } from '../app/units.ts';
 import { roughly } from '../bench/inHours.ts';
@@ -6,7 +14,6 @@ import { Said } from '../parts/Said.tsx';
 import { Slider } from '../parts/Slider.tsx';
 import type { BoxView, YardView } from '../yard/useYard.ts';
 
-const USUAL_C = 18;
 const MINUTE_MS = 60_000;
 /** The sun is looked at anew so often. */
 const SUN_MS = 10 * MINUTE_MS;
@@ -31,7 +38,9 @@ export function ShutLine({
 }) {
   const say = useSay();
   const { yard, constants } = view;
-  const [outside_C, setOutside] = useState(() => Math.round(view.weather.get(view.on)?.max_C ?? USUAL_C));
+  const [outside_C, setOutside] = useState(() =>
+    Math.round(view.weather.get(view.on)?.max_C ?? maxOn(view.climate, view.on, yard.latitude_deg)),
+  );
   const hour = new Date(Math.floor(Date.parse(now) / SUN_MS) * SUN_MS).toISOString();
   const answer = useMemo(
     () =>

@@ -152,9 +152,9 @@ describe('vents that are too small', () => {
     const times = ventsWider(design, vented) ?? Number.NaN;
     expect(times).toBeGreaterThan(1);
     const { scene } = scenesOf(design, vented);
-    const { sky, at } = atRest(scene);
+    const rest = atRest(scene);
     const hottest = (wider: number) =>
-      Math.max(...shutAtLast(shutBoxOf(scene, sky, at, wider), defaultConstants));
+      Math.max(...shutAtLast(shutBoxOf(scene, rest, wider), defaultConstants));
     expect(hottest(times)).toBeLessThanOrEqual(38);
     expect(hottest(times * 0.9)).toBeGreaterThan(38);
     const wasps = shutFor(design, conditions).find(({ key }) => key === 'wasps');

@@ -5,7 +5,8 @@ import { type AtRest, atRest } from './atRest.ts';
 import type { Conditions } from './conditions.ts';
 import { type HeatPath, heatPaths } from './heatPaths.ts';
 import type { Regulated } from './regulation.ts';
-import { beesOf, openingsIn, type Scene, scenesOf } from './scene.ts';
+import { beesOf, freeAir_m3, openingsIn, type Scene, scenesOf } from './scene.ts';
+import { breathIn } from './shutBox.ts';
 import { type ShutRoom, shutRooms } from './shutDesign.ts';
 import { wallsOf } from './wallsOf.ts';
 import { type RoomWater, type SurfaceTint, waterIn } from './water.ts';
@@ -21,8 +22,8 @@ export interface CompartmentAtRest {
   bees: Regulated;
   /** What that heat burns in thirty days. */
   stores_kgMonth: number;
-  /** All air that goes through, by itself and fanned. */
-  air: { flow_m3s: number; openings: AirQuestion['openings'] };
+  /** All air that goes through, by itself and fanned, and the carbon dioxide that it comes to. */
+  air: { flow_m3s: number; openings: AirQuestion['openings']; co2_pct: number };
   water: RoomWater;
 }
 export interface CompartmentPhysics extends CompartmentAtRest {
@@ -72,7 +73,11 @@ function compartmentAtRest(each: Compartment, scene: Scene, rest: AtRest): Compa
     inside_C,
     bees,
     stores_kgMonth: kgOfHeat(bees.heat_W, 30, constants),
-    air: { flow_m3s, openings: openingsIn(scene, each) },
+    air: {
+      flow_m3s,
+      openings: openingsIn(scene, each),
+      co2_pct: staleness(freeAir_m3(each, scene), bees_kg, bees.heat_W, flow_m3s),
+    },
     water: waterIn(
       each.spaces,
       { ...rest, faces: scene.network.faces },
@@ -83,6 +88,12 @@ function compartmentAtRest(each: Compartment, scene: Scene, rest: AtRest): Compa
   };
 }
 
+/** Carbon dioxide that the air of an open room comes to; without any opening what it has after hours. */
+function staleness(volume_m3: number, bees_kg: number, heat_W: number, flow_m3s: number): number {
+  const { steady_pct, end_pct } = breathIn(volume_m3, bees_kg, bees_kg > 0 ? heat_W / bees_kg : 0, flow_m3s);
+  return steady_pct ?? end_pct;
+}
+
 /** How a box breathes, what it costs to keep warm, where water forms, and how long it can stay shut. */
 export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPhysics {
   const { sole, scene } = scenesOf(design, conditions);
@@ -90,7 +101,7 @@ export function boxPhysics(design: DesignContent, conditions: Conditions): BoxPh
   const box = restOf(scene, rest);
   const { living, constants } = scene;
   const together = wallsOf(scene.network, living, constants);
-  const shutOf = shutRooms(scene, rest.sky, rest.at);
+  const shutOf = shutRooms(scene, rest);
   return {
     ...box,
     compartments: living.map((each, index): CompartmentPhysics => {

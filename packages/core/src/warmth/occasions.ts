@@ -179,8 +179,7 @@ interface ShutIn {
 }
 function shutIn(design: DesignContent, conditions: Conditions): ShutIn[] {
   const { scene } = scenesOf(design, conditions);
-  const { sky, at } = atRest(scene);
-  const shutOf = shutRooms(scene, sky, at);
+  const shutOf = shutRooms(scene, atRest(scene));
   return scene.living.map((each) => ({ name: each.name, shut: shutOf(each) }));
 }
 /** Which of the limits. */

@@ -1,7 +1,7 @@
 import type { BreathAnswer, DesignContent } from '@yellow-cell/contract';
 import { factorOf } from '../air/flow.ts';
 import type { Compartment } from '../box/model.ts';
-import { atRest } from './atRest.ts';
+import { type AtRest, atRest } from './atRest.ts';
 import type { Conditions } from './conditions.ts';
 import {
   beesOf,
@@ -14,10 +14,9 @@ import {
   storedIn,
 } from './scene.ts';
 import { breathIn, type ShutBox, type ShutCourse, shutAtLast, shutCourses } from './shutBox.ts';
-import type { Sky } from './sky.ts';
 
 /** A design shut as it is asked about, all its compartments at once: bees with brood hold it when it begins, the rest is as warm as it was. */
-export function shutBoxOf(scene: Scene, sky: Sky, before: ReadonlyMap<string, number>, wider = 1): ShutBox {
+export function shutBoxOf(scene: Scene, { sky, at, bees }: AtRest, wider = 1): ShutBox {
   const { network, living, conditions, constants } = scene;
   const { outside_C, heat_Wkg, brood, shutOn = 'closed' } = conditions;
   const homeOf = homesOf(scene);
@@ -44,10 +43,13 @@ export function shutBoxOf(scene: Scene, sky: Sky, before: ReadonlyMap<string, nu
       const home = homeOf(like);
       return {
         id,
-        heat_W: (sky.through_W.get(id) ?? 0) + (home ? beesOf(home, scene) * heat_Wkg : 0),
+        // Bees that hold themselves warm go on with it.
+        heat_W:
+          (sky.through_W.get(id) ?? 0) +
+          (home ? Math.max(beesOf(home, scene) * heat_Wkg, bees.get(home)?.heat_W ?? 0) : 0),
         capacity_JK: storedIn(like, home, scene),
         factor: home ? (factors.get(home) ?? 0) : 0,
-        start_C: home && brood ? Math.max(constants.broodNest_C, outside_C) : (before.get(like) ?? outside_C),
+        start_C: home && brood ? Math.max(constants.broodNest_C, outside_C) : (at.get(like) ?? outside_C),
       };
     }),
   };
@@ -56,14 +58,10 @@ export function shutBoxOf(scene: Scene, sky: Sky, before: ReadonlyMap<string, nu
 export type ShutRoom = ShutCourse & { breath: BreathAnswer };
 
 /** How each compartment fares, shut with all the others. */
-export function shutRooms(
-  scene: Scene,
-  sky: Sky,
-  before: ReadonlyMap<string, number>,
-): (each: Compartment) => ShutRoom {
+export function shutRooms(scene: Scene, rest: AtRest): (each: Compartment) => ShutRoom {
   const { conditions, constants } = scene;
   const limits_C = [constants.fanning_C, constants.danger_C, constants.slump_C];
-  const courses = shutCourses(shutBoxOf(scene, sky, before), limits_C, constants);
+  const courses = shutCourses(shutBoxOf(scene, rest), limits_C, constants);
   return (each) => {
     const course = courses.get(each.spaces[0] ?? '');
     if (!course) throw new Error(`${each.name} has no space.`);
@@ -78,11 +76,11 @@ export function shutRooms(
 /** How many times as wide all openings of a shut box would have to be to keep it out of danger; undefined where no width does. */
 export function ventsWider(design: DesignContent, conditions: Conditions): number | undefined {
   const { scene } = scenesOf(design, conditions);
-  const { sky, at } = atRest(scene);
+  const rest = atRest(scene);
   const { danger_C } = scene.constants;
   const homeOf = homesOf(scene);
   const isSafe = (wider: number): boolean => {
-    const box = shutBoxOf(scene, sky, at, wider);
+    const box = shutBoxOf(scene, rest, wider);
     const last = shutAtLast(box, scene.constants);
     return scene.network.spaces.every(
       ({ like }, index) => homeOf(like) === undefined || (last[index] ?? 0) <= danger_C,
