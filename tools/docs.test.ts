@@ -17,6 +17,7 @@ import { createDemo } from '@yellow-cell/demo';
 import { describe, expect, it } from 'vitest';
 import { root } from './root.ts';
 import { seasonsTable } from './seasonsTable.ts';
+import { shutTable } from './shutTable.ts';
 
 const models = readFileSync(join(root, 'docs', 'models.md'), 'utf8');
 
@@ -32,6 +33,9 @@ describe('docs/models.md', () => {
   });
   it('prints what the demo’s boxes are like in four months of the north and the south, as reckoned', () => {
     expect(models).toContain(seasonsTable(createDemo('2026-05-31T10:00:00Z').designs));
+  });
+  it('works the demo’s boxes through, shut, as reckoned', () => {
+    expect(models).toContain(shutTable(createDemo('2026-05-31T10:00:00Z').designs));
   });
   it('names every constant with its default', () => {
     for (const [name, { value }] of Object.entries(registry).filter(([each]) => !each.startsWith('rule_')))

@@ -42,6 +42,15 @@ export function PhysicsSlip({ kind, design, desk }: PhysicsSlipProps) {
         {kind === 'air' ? 'Air: how it breathes, and how long it can stay shut' : 'Warmth and water'}
       </h2>
       <ConditionFields desk={desk} kind={kind} />
+      {kind === 'air' && weather.bees === 'alarmed' && (
+        <Notice kind="danger">
+          Shut-in bees can die within the hour in warmth. Keep them shaded, meshed on two sides and never
+          unattended; follow the rules for moving bees where you are.
+        </Notice>
+      )}
+      {kind === 'air' && <ShutTable design={design} desk={desk} />}
+      <Compare kind={kind} design={design} desk={desk} />
+      <h3 className="eyebrow mt-3">Room by room</h3>
       <ul aria-label="Compartments">
         {physics.compartments.map((each) => (
           <li key={each.spaces.join()} className="border-b border-hairline py-2">
@@ -62,14 +71,6 @@ export function PhysicsSlip({ kind, design, desk }: PhysicsSlipProps) {
           </li>
         ))}
       </ul>
-      {kind === 'air' && weather.bees === 'alarmed' && (
-        <Notice kind="danger">
-          Shut-in bees can die within the hour in warmth. Keep them shaded, meshed on two sides and never
-          unattended; follow the rules for moving bees where you are.
-        </Notice>
-      )}
-      {kind === 'air' && <ShutTable design={design} desk={desk} />}
-      <Compare kind={kind} design={design} desk={desk} />
       {kind === 'warmth' ? (
         <WinterChart design={design} physics={physics} desk={desk} />
       ) : (
