@@ -27,6 +27,14 @@ export default defineConfig({
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         maximumFileSizeToCacheInBytes: LARGEST_B,
         navigateFallbackDenylist: [/^\/api\//],
+        // The reader of codes is large and not wanted by everybody: it is kept from its first use on.
+        runtimeCaching: [
+          {
+            urlPattern: /\/assets\/.*\.wasm$/,
+            handler: 'CacheFirst',
+            options: { cacheName: 'readers', expiration: { maxEntries: 2 } },
+          },
+        ],
       },
     }),
   ],

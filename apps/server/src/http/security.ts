@@ -2,7 +2,8 @@ import type { FastifyHelmetOptions } from '@fastify/helmet';
 
 export const directives = {
   'default-src': ["'self'"],
-  'script-src': ["'self'"],
+  // The reader of codes is compiled from the program's own WebAssembly.
+  'script-src': ["'self'", "'wasm-unsafe-eval'"],
   'worker-src': ["'self'"],
   'style-src': ["'self'", "'unsafe-inline'"],
   'img-src': ["'self'", 'data:', 'blob:'],

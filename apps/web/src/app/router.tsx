@@ -57,6 +57,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../walk/WalkScreen.tsx')).WalkScreen }),
           },
           {
+            path: 'yard/:yard/scan',
+            lazy: async () => ({ Component: (await import('../scan/ScanScreen.tsx')).ScanScreen }),
+          },
+          {
             path: 'yard/:yard/many',
             lazy: async () => ({ Component: (await import('../many/ManyScreen.tsx')).ManyScreen }),
           },

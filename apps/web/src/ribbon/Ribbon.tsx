@@ -1,5 +1,5 @@
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
-import { countOf, daysBetween, seasonYearOf, showDay } from '@yellow-cell/core';
+import { constantsWith, countOf, daysBetween, seasonYearOf, showDay } from '@yellow-cell/core';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
@@ -35,6 +35,8 @@ export function Ribbon() {
   const scale = yearScale(season, MARGIN, width - MARGIN);
   const { from, days } = scale;
   const climate = place && session.settings.climates?.[place.id];
+  const own = place && session.settings.constants[place.id];
+  const constants = useMemo(() => constantsWith(own), [own]);
   const expected = useMemo(
     () => (place ? expectedTints({ from, days }, climate, place.latitude_deg) : []),
     [from, days, place, climate],
@@ -49,6 +51,7 @@ export function Ribbon() {
             scale={scale}
             data={data}
             expected={expected}
+            constants={constants}
             today={today}
             width={width}
             weekStart={weekStart}

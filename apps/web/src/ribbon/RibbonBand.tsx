@@ -1,18 +1,16 @@
 import type { Measures, RoundRow, YearRibbon } from '@yellow-cell/contract';
-import { daylightHours, monthFirsts, monthShort, plusDays, registry } from '@yellow-cell/core';
+import { type Constants, daylightHours, monthFirsts, monthShort, plusDays } from '@yellow-cell/core';
 import { line } from 'd3-shape';
 import { memo, useMemo } from 'react';
 import { type Tint, type TintRun, tintOf } from './expectedTints.ts';
 import type { YearScale } from './yearScale.ts';
 
 const BAND = { top: 20, height: 26 };
-/** A round's bar runs from its graft to when its queens may have sealed brood. */
-const ROUND_DAYS = registry.cellToRipe_d.value + registry.scoreTo_d.value;
-
 interface RibbonBandProps {
   scale: YearScale;
   data: YearRibbon | undefined;
   expected: readonly TintRun[];
+  constants: Constants;
   today: string;
   width: number;
   weekStart: Measures['weekStart'];
@@ -24,13 +22,16 @@ export const RibbonBand = memo(
   (a, b) =>
     a.data === b.data &&
     a.expected === b.expected &&
+    a.constants === b.constants &&
     a.width === b.width &&
     a.today === b.today &&
     a.scale.from === b.scale.from &&
     a.weekStart === b.weekStart,
 );
 
-function RibbonBandPlain({ scale, data, expected, today, weekStart }: RibbonBandProps) {
+function RibbonBandPlain({ scale, data, expected, constants, today, weekStart }: RibbonBandProps) {
+  // A round's bar runs from its graft to when its queens may have sealed brood.
+  const round_d = constants.cellToRipe_d + constants.scoreTo_d;
   const start = scale.x(scale.from);
   const step = scale.x(plusDays(scale.from, 1)) - start;
   const daylight = useMemo(() => (data ? daylightPath(scale, data) : ''), [scale, data]);
@@ -58,7 +59,7 @@ function RibbonBandPlain({ scale, data, expected, today, weekStart }: RibbonBand
             y={BAND.top}
             width={step + 0.3}
             height={BAND.height}
-            fill={FILL[tintOf(max_C, flying_h >= registry.flyingDay_h.value)]}
+            fill={FILL[tintOf(max_C, flying_h >= constants.flyingDay_h)]}
           />
         ),
       )}
@@ -77,7 +78,7 @@ function RibbonBandPlain({ scale, data, expected, today, weekStart }: RibbonBand
       })}
       <path d={daylight} fill="none" stroke="var(--comb-line)" strokeWidth={1.25} />
       {data?.rounds.map((round, index) => (
-        <RoundBar key={round.id} round={round} scale={scale} lane={index % 3} />
+        <RoundBar key={round.id} round={round} scale={scale} lane={index % 3} days={round_d} />
       ))}
       {data?.due.map(({ date, count }) => (
         <rect
@@ -107,9 +108,15 @@ function weeks(scale: YearScale, weekStart: Measures['weekStart'], base: number)
   }).join('');
 }
 
-function RoundBar({ round, scale, lane }: { round: RoundRow; scale: YearScale; lane: number }) {
+interface RoundBarProps {
+  round: RoundRow;
+  scale: YearScale;
+  lane: number;
+  days: number;
+}
+function RoundBar({ round, scale, lane, days }: RoundBarProps) {
   const from = scale.x(round.graftedOn);
-  const to = scale.x(plusDays(round.graftedOn, ROUND_DAYS));
+  const to = scale.x(plusDays(round.graftedOn, days));
   return (
     <rect
       x={from}

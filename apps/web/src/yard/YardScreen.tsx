@@ -205,6 +205,11 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
           </Link>
         )}
         {boxes.length > 0 && (
+          <Link className="underline max-sm:py-3" to={`/yard/${yard.id}/scan`}>
+            Read a code
+          </Link>
+        )}
+        {boxes.length > 0 && (
           <Link className="underline max-sm:py-3" to={`/yard/${yard.id}/many`}>
             Many at once
           </Link>

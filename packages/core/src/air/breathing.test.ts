@@ -51,6 +51,47 @@ describe('what a compartment breathes through', () => {
     expect(area(mesh, { grounded: true })).toBe(0);
   });
 
+  it('has the floor under itself alone, and none in a storey above; so with a hole in the cover', () => {
+    const design = familyDesign('threeWay');
+    const meshed: DesignContent = { ...design, floor: { ...design.floor, kind: 'mesh', mesh: 3 } };
+    const model = deriveBox(meshed);
+    const of = (index: number) => {
+      const room = model.compartments[index];
+      if (!room) throw new Error('A three-way has three rooms.');
+      const flat = openingsOf(meshed, model, room, defaultConstants, { entrances: 'closed' }).filter(
+        ({ height_m }) => height_m === 0,
+      );
+      return { flat, own: (room.x[1] - room.x[0]) * mainBody(meshed).insideLength.mm };
+    };
+    for (const index of [0, 1, 2]) {
+      const { flat, own } = of(index);
+      expect(flat).toHaveLength(1);
+      expect(flat[0]?.area_cm2).toBeCloseTo((0.6 * own) / 100, 6);
+    }
+    // The frame that is shown above a nucleus has its floor far below.
+    const shown = familyDesign('observation');
+    expect(shown.floor.kind).toBe('mesh');
+    const storeys = deriveBox(shown);
+    const flat = storeys.compartments.map(
+      (room) =>
+        openingsOf(shown, storeys, room, defaultConstants).filter(({ tall_m }) => tall_m === 0.01).length,
+    );
+    expect(flat).toEqual([1, 0]);
+  });
+
+  it('of a hole that opens into another room has no share: that air is not from outside', () => {
+    const changer = familyDesign('observation');
+    const model = deriveBox(changer);
+    const [below] = model.compartments;
+    const holes = model.passages.filter(({ reason }) => reason === 'hole');
+    expect(holes.length).toBeGreaterThan(0);
+    if (!below) throw new Error('It has a room below.');
+    const roofed = openingsOf(changer, model, below, defaultConstants).filter(
+      ({ tall_m }) => tall_m === 0.003,
+    );
+    expect(roofed).toEqual([]);
+  });
+
   it('has a hole in the cover as far as what closes it lets air through', () => {
     const holed = (closedBy: 'nothing' | 'mesh' | 'excluder' | 'plug'): DesignContent => {
       const design = inState('closed');
@@ -67,7 +108,8 @@ describe('what a compartment breathes through', () => {
     };
     const roofed = { ...nucleus.roof, room: { mm: 60 } };
     const open = area({ ...holed('nothing'), roof: roofed });
-    if (open === 0) throw new Error('The hole opens to no roof space.');
+    // 40 × 50 mm, whole.
+    expect(open).toBeCloseTo(20, 6);
     expect(area({ ...holed('mesh'), roof: roofed })).toBeCloseTo(0.6 * open, 6);
     expect(area({ ...holed('excluder'), roof: roofed })).toBeCloseTo(0.5 * open, 6);
     expect(area({ ...holed('plug'), roof: roofed })).toBe(0);
