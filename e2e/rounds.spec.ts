@@ -62,6 +62,37 @@ test('queens are wanted, a round is planned for them, moved, grafted, counted an
   await expect(slip.getByRole('button', { name: 'Plan a round…' })).toBeVisible();
 });
 
+test('the rest of a season is worked out as one plan, with what limits it, and taken as rounds', async ({
+  page,
+}) => {
+  await page.goto('/rounds');
+  const slip = page.getByRole('complementary', { name: 'Slip' });
+  const plan = slip.getByRole('region', { name: 'The season as one plan' });
+  await slip.getByRole('button', { name: 'Queens wanted…' }).click();
+  await slip.getByLabel('For').fill('Autumn order');
+  await slip.getByLabel('Queens (how many)').fill('12');
+  await slip.getByLabel('By', { exact: true }).fill('2026-08-24');
+  await slip.getByRole('button', { name: 'Wanted', exact: true }).click();
+  await expect(plan.getByText(/queens are wanted beyond those expected/)).toBeVisible();
+  await plan.getByText('How you work, and what it is worth').click();
+  await plan.getByRole('button', { name: 'Sun' }).click();
+  await plan.getByRole('button', { name: 'Work out the rounds' }).click();
+  const rounds = plan.getByRole('list', { name: 'Rounds of the plan' });
+  await expect(rounds.getByRole('listitem').first()).toContainText(/Graft \d+ \w+\s*\d+ cells?, \d+ grafts/);
+  await expect(plan.getByText(/With it: .*Autumn order by 24 Aug/)).toBeVisible();
+  await expect(plan.getByRole('list', { name: 'What more would bring' }).getByRole('listitem')).toHaveCount(
+    4,
+  );
+  const count = await rounds.getByRole('listitem').count();
+  const before = await page.getByRole('button', { name: /^Round \d+, planned/ }).count();
+  await plan.getByLabel('Donor').fill('Sable');
+  await plan.getByRole('button', { name: 'Plan these rounds' }).dblclick();
+  await expect(page.getByRole('button', { name: /^Round \d+, planned/ })).toHaveCount(before + count);
+  // One press takes all of them back.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /^Round \d+, planned/ })).toHaveCount(before);
+});
+
 test('a line of the yard is read in winter too, and Escape leaves it, from its question as well', async ({
   page,
 }) => {

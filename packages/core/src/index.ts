@@ -185,6 +185,14 @@ export {
 } from './rounds/rearing.ts';
 export { roundSteps } from './rounds/roundSteps.ts';
 export {
+  oddsWith,
+  roundsOfPlan,
+  type SeasonAsked,
+  type SeasonHabits,
+  seasonAsked,
+  seasonChanges,
+} from './rounds/seasonAsked.ts';
+export {
   celsiusIn,
   degreesOf,
   figures,

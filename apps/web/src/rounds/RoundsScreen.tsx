@@ -5,6 +5,7 @@ import { LotList } from './LotList.tsx';
 import { NextList } from './NextList.tsx';
 import { PlanForm } from './PlanForm.tsx';
 import { RoundSlip } from './RoundSlip.tsx';
+import { SeasonPlan } from './SeasonPlan.tsx';
 import { SeasonSheet } from './SeasonSheet.tsx';
 import { type Moved, useRearing } from './useRearing.ts';
 
@@ -81,6 +82,7 @@ export function RoundsScreen() {
               Plan a round…
             </button>
             <LotList rearing={rearing} />
+            <SeasonPlan rearing={rearing} />
             <p className="mt-4 text-sm text-soft">
               A lot’s odds are those of all queens wanted up to its day: queens that are there, and cells
               still open by the record. How rates lie apart is told in the{' '}

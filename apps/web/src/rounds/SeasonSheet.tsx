@@ -2,6 +2,7 @@ import { countOf, monthFirsts, monthShort, showDay } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
 import { useSize } from '../parts/useSize.ts';
 import { type DayScale, dayScale } from './dayScale.ts';
+import { lanesOf } from './lanes.ts';
 import { percent } from './percent.ts';
 import { RoundRow } from './RoundRow.tsx';
 import type { Moved, Rearing } from './useRearing.ts';
@@ -12,7 +13,8 @@ const HEAD = 30;
 const ROW = 58;
 const ROOMS = 110;
 const LOTS = 64;
-const LOT_WIDTH = 110;
+const LOT_WIDTH = 88;
+const LOT_LANE = 36;
 
 interface SeasonSheetProps {
   rearing: Rearing;
@@ -30,7 +32,15 @@ export function SeasonSheet({ rearing, chosen, moved, onChoose, onMove }: Season
   const scale = dayScale(rearing, LABEL, Math.max(LABEL + 200, width - RIGHT));
   const roomsTop = HEAD + views.length * ROW;
   const lotsTop = roomsTop + ROOMS;
-  const height = lotsTop + LOTS;
+  const lots = odds.map((each) => {
+    const x = scale.x(each.lot.by);
+    // Near the right edge it is written to the left of its day.
+    const isLeft = x > width - LOT_WIDTH;
+    return { ...each, x, isLeft, from: isLeft ? x - LOT_WIDTH : x, to: isLeft ? x : x + LOT_WIDTH };
+  });
+  const lanes = lanesOf(lots);
+  const lotsHeight = LOTS + Math.max(0, ...lanes) * LOT_LANE;
+  const height = lotsTop + lotsHeight;
   return (
     <div ref={ref}>
       <svg width={width} height={height} className="block" role="group" aria-label="Rounds by day">
@@ -72,16 +82,15 @@ export function SeasonSheet({ rearing, chosen, moved, onChoose, onMove }: Season
               None are said to be wanted from today on.
             </text>
           )}
-          {odds.map(({ lot, chance }) => (
+          {lots.map(({ lot, chance, x, isLeft }, index) => (
             <g
               key={lot.id}
-              transform={`translate(${scale.x(lot.by)} 0)`}
-              // Near the right edge it is written to the left of its day.
-              textAnchor={scale.x(lot.by) > width - LOT_WIDTH ? 'end' : 'start'}
+              transform={`translate(${x} ${(lanes[index] ?? 0) * LOT_LANE})`}
+              textAnchor={isLeft ? 'end' : 'start'}
             >
-              <line y2={LOTS} stroke="var(--ink)" strokeWidth={1.5} />
+              <line y1={-(lanes[index] ?? 0) * LOT_LANE} y2={LOTS} stroke="var(--ink)" strokeWidth={1.5} />
               <text
-                x={scale.x(lot.by) > width - LOT_WIDTH ? -6 : 6}
+                x={isLeft ? -6 : 6}
                 y={24}
                 fontSize={14}
                 fontWeight={700}
@@ -89,12 +98,7 @@ export function SeasonSheet({ rearing, chosen, moved, onChoose, onMove }: Season
               >
                 {percent(chance)}
               </text>
-              <text
-                x={scale.x(lot.by) > width - LOT_WIDTH ? -6 : 6}
-                y={41}
-                fontSize={11.5}
-                fill="var(--soft)"
-              >
+              <text x={isLeft ? -6 : 6} y={41} fontSize={11.5} fill="var(--soft)">
                 {lot.queens} by {say(showDay(lot.by, today))}
               </text>
             </g>

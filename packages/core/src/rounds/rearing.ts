@@ -122,15 +122,20 @@ export interface RipeDay {
 }
 
 /** Whether each round that is still to be given finds rooms: those free by then, less what rounds before it take. */
-export function roomsFor(
+export const roomsFor = (...asked: Parameters<typeof allotted>): RipeDay[] => allotted(...asked).ripe;
+
+/** Days from which rooms are free once all these rounds have theirs, earliest first. */
+export const roomsAfter = (...asked: Parameters<typeof allotted>): Day[] => allotted(...asked).free;
+
+function allotted(
   { rooms }: Pick<RearingSeason, 'rooms'>,
   views: readonly RoundView[],
   constants: Constants,
   today: Day,
-): RipeDay[] {
+): { ripe: RipeDay[]; free: Day[] } {
   /** Days on which rooms are given back, as they stand; taken by a cell, a room is free again once its queen is taken. */
   const free = rooms.map(({ freeFrom }) => freeFrom).sort();
-  return views
+  const ripe = views
     .filter(({ days, outcome, cells: all }) => days.emergence[1] >= today && (outcome?.given ?? 0) < all)
     .map(({ round, days, cells: all, outcome }) => {
       const left = all - (outcome?.given ?? 0);
@@ -149,4 +154,5 @@ export function roomsFor(
         over: Math.max(0, left - ready.length),
       };
     });
+  return { ripe, free };
 }

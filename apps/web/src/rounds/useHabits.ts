@@ -1,0 +1,27 @@
+import type { SeasonHabits } from '@yellow-cell/core';
+import { useState } from 'react';
+import { keep, readKept } from '../app/kept.ts';
+
+const HABITS = 'yc-season-habits';
+/** Every day, a finisher’s worth of cells, no bank; what a queen is worth against a round’s work. */
+const USUAL: SeasonHabits = {
+  weekdays: [1, 2, 3, 4, 5, 6, 7],
+  closed: [],
+  most: 45,
+  bank: { days: 0, places: 0 },
+  prices: { queen: 30, round: 20, cell: 0.5, bankDay: 0.1 },
+};
+
+/** How this breeder works and what things are worth, kept on the device. */
+export function useHabits(): [SeasonHabits, (change: Partial<SeasonHabits>) => void] {
+  const [habits, setHabits] = useState<SeasonHabits>(() => ({ ...USUAL, ...readKept<SeasonHabits>(HABITS) }));
+  return [
+    habits,
+    (change) =>
+      setHabits((before) => {
+        const next = { ...before, ...change };
+        keep(HABITS, next);
+        return next;
+      }),
+  ];
+}
