@@ -54,6 +54,14 @@ function ahead(
 const at = (found: ReturnType<typeof ahead>['of'], on: Day) => found?.course.find((each) => each.on === on);
 
 describe('how strong a room is', () => {
+  it('counts what was seen on the very day of its making', () => {
+    expect(ahead([stocked(), cell, seams(3, STOCKED)]).of?.counts.map(({ on }) => on)).toEqual([STOCKED]);
+    // Empty combs alone make no colony to follow.
+    const none = stocked({ frames: { drawn: 3 }, shakes: 0 });
+    expect(ahead([none, cell]).of).toBeUndefined();
+    expect(ahead([none, cell, seams(2, day(4))], day(5)).of?.course[0]?.on).toBe(day(4));
+  });
+
   it('begins with the frames and the shakes that it was made of, less those that fly home', () => {
     const { shaken, fliesHome } = defaultConstants;
     const found = ahead([stocked(), cell]).of;
