@@ -269,7 +269,7 @@ function Compare({ kind, design, desk }: PhysicsSlipProps) {
           {all.map((each) => (
             <tr key={each.key} className="border-t border-hairline align-top">
               <td className="py-1 pr-2">
-                {each.key === 'drawn' ? <strong>{each.name}</strong> : each.name}
+                {each.key === 'drawn' ? <strong>{each.name}</strong> : <Said>{each.name}</Said>}
                 <span
                   className="mt-0.5 block h-1.5 rounded bg-[var(--comb-line)]"
                   style={{ width: `${(figure(each) / most) * 100}%` }}

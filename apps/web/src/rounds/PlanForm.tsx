@@ -6,6 +6,7 @@ import { draft, useLog } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Form } from '../yard/Form.tsx';
+import { DonorField, donorsOf } from './DonorField.tsx';
 import type { Rearing } from './useRearing.ts';
 
 const USUAL_QUEENS = 20;
@@ -16,13 +17,12 @@ export function PlanForm({ rearing, onDone }: { rearing: Rearing; onDone: () => 
   const say = useSay();
   const log = useLog();
   const { season, today, constants, views } = rearing;
-  const donors = [...new Set(season.rounds.map(({ donor }) => donor))];
   const [end, setEnd] = useState<'take' | 'graft'>('take');
   const [day, setDay] = useState(plusDays(today, USUAL_AHEAD_D));
   const [queens, setQueens] = useState(String(USUAL_QUEENS));
   const [grafts, setGrafts] = useState('45');
   const [confidence, setConfidence] = useState(0.9);
-  const [donor, setDonor] = useState(donors.at(-1) ?? '');
+  const [donor, setDonor] = useState(donorsOf(season).at(-1) ?? '');
   const laying_d = constants.harvestFrom_d;
   const isDay = /^\d{4}-\d{2}-\d{2}$/.test(day);
   const days =
@@ -106,19 +106,7 @@ export function PlanForm({ rearing, onDone }: { rearing: Rearing; onDone: () => 
             onChange={({ target }) => setGrafts(target.value)}
           />
         )}
-        <TextField
-          label="Donor"
-          required
-          maxLength={60}
-          value={donor}
-          list="donors"
-          onChange={({ target }) => setDonor(target.value)}
-        />
-        <datalist id="donors">
-          {donors.map((each) => (
-            <option key={each} value={each} />
-          ))}
-        </datalist>
+        <DonorField season={season} value={donor} onChange={setDonor} />
         {days && !late && (
           <dl className="mb-2">
             {(

@@ -13,7 +13,7 @@ import { ApiError, sendJson } from '../app/api.ts';
 import { newId } from '../app/ids.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
-import { TextField } from '../parts/Field.tsx';
+import { DonorField, donorsOf } from './DonorField.tsx';
 import { HabitFields } from './HabitFields.tsx';
 import { percent } from './percent.ts';
 import { useHabits } from './useHabits.ts';
@@ -125,8 +125,7 @@ function Plan({ rearing, found, onTaken }: { rearing: Rearing; found: Found; onT
   const log = useLog();
   const { season, constants, today } = rearing;
   const { answer, asked, brings } = found;
-  const donors = [...new Set(season.rounds.map((round) => round.donor))];
-  const [donor, setDonor] = useState(donors.at(-1) ?? '');
+  const [donor, setDonor] = useState(donorsOf(season).at(-1) ?? '');
   const [taking, setTaking] = useState(false);
   const rounds = useMemo(() => roundsOfPlan(answer, season, donor.trim(), newId), [answer, season, donor]);
   const odds = useMemo(() => oddsWith(season, rounds, constants, today), [season, rounds, constants, today]);
@@ -164,7 +163,7 @@ function Plan({ rearing, found, onTaken }: { rearing: Rearing; found: Found; onT
       <p className="mt-2 text-sm">
         With it:{' '}
         {odds
-          .map(({ lot, chance }) => say(`${lot.name} by ${showDay(lot.by, today)} ${percent(chance)}`))
+          .map(({ lot, chance }) => say(`${lot.name} by ${showDay(lot.by, today)}: ${percent(chance)}`))
           .join('; ')}
         .
       </p>
@@ -188,19 +187,7 @@ function Plan({ rearing, found, onTaken }: { rearing: Rearing; found: Found; onT
           ))}
         </ul>
       )}
-      <TextField
-        label="Donor"
-        required
-        maxLength={60}
-        value={donor}
-        list="plan-donors"
-        onChange={({ target }) => setDonor(target.value)}
-      />
-      <datalist id="plan-donors">
-        {donors.map((each) => (
-          <option key={each} value={each} />
-        ))}
-      </datalist>
+      <DonorField season={season} value={donor} onChange={setDonor} />
       <button
         type="button"
         className="button button-main min-h-12 w-full"

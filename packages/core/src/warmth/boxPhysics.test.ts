@@ -147,7 +147,7 @@ describe('a shut box', () => {
 describe('vents that are too small', () => {
   it('say by how much: so much wider they keep it out of danger, and a tenth less does not', () => {
     const design = familyDesign('threeWay');
-    const conditions = usualConditions({ outside_C: 24, bees: 'resting', brood: true });
+    const conditions = usualConditions({ outside_C: 27, bees: 'resting', brood: true });
     const vented: Conditions = { ...conditions, shutOn: 'vent' };
     const times = ventsWider(design, vented) ?? Number.NaN;
     expect(times).toBeGreaterThan(1);
@@ -161,6 +161,10 @@ describe('vents that are too small', () => {
     expect(wasps?.warning).toContain(
       `about ${times < 3 ? times.toFixed(1) : Math.ceil(times)} times as much`,
     );
+    // What is never over it while it can be shut wants nothing wider, whatever it came to at last.
+    for (const outside_C of [0, 10, 18, 24])
+      for (const { danger_min, warning } of shutFor(design, { ...conditions, outside_C }))
+        if (danger_min === null) expect(warning ?? '').not.toContain('too small');
     // Where the air is that hot itself, no vent helps.
     expect(shutFor(design, { ...conditions, outside_C: 39 })[3]?.warning).toContain('no vent helps');
   });

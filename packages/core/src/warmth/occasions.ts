@@ -166,7 +166,7 @@ function tooSmall(
   { outside_C, danger_C }: { outside_C: number; danger_C: number },
   wider: () => number | undefined,
 ): string | null {
-  if (rooms.every(({ shut }) => shut.steady_C <= danger_C)) return null;
+  if (firstOf(rooms, DANGER) === null) return null;
   if (outside_C >= danger_C) return `The air outside is over ${danger_C} °C itself: no vent helps.`;
   const times = wider();
   return times === undefined
