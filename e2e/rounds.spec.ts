@@ -93,6 +93,21 @@ test('the rest of a season is worked out as one plan, with what limits it, and t
   await expect(page.getByRole('button', { name: /^Round \d+, planned/ })).toHaveCount(before);
 });
 
+test('ripe cells lead from their round to the rooms that are ready for them', async ({ page }) => {
+  await page.goto('/rounds');
+  await page
+    .getByRole('button', { name: /^Round 4, / })
+    .first()
+    .click();
+  const slip = page.getByRole('complementary', { name: 'Slip' });
+  await slip
+    .getByRole('link', { name: /^Give them in/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'Many at once' })).toBeVisible();
+  await expect(page.getByLabel('From round').locator('option:checked')).toHaveText(/^Round 4, /);
+});
+
 test('a line of the yard is read in winter too, and Escape leaves it, from its question as well', async ({
   page,
 }) => {

@@ -8,6 +8,7 @@ import { type Draft, draft, useLog } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Form } from '../yard/Form.tsx';
+import { GiveIn } from './GiveIn.tsx';
 import { StartIn } from './StartIn.tsx';
 import type { Rearing } from './useRearing.ts';
 
@@ -147,6 +148,7 @@ export function RoundSlip({
           />
         )}
       </div>
+      <GiveIn view={view} today={today} />
       {round.planned && view.days.donorComb < today && (
         <p className="mt-3 rounded bg-glow px-2 py-1">
           For this graft the donor’s comb had to be given on {say(showDay(view.days.donorComb, today))}: only

@@ -1,5 +1,6 @@
 import { cellsUntil, plusDays, showDay } from '@yellow-cell/core';
 import { type ReactNode, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { useSay } from '../app/units.ts';
 import { SelectField } from '../parts/Field.tsx';
 import type { YardView } from './useYard.ts';
@@ -22,7 +23,12 @@ export function useRound(view: YardView): {
     .sort((a, b) => (a.graftedOn > b.graftedOn ? -1 : 1))
     .slice(0, MOST_SHOWN);
   const ripe = (graftedOn: string) => plusDays(graftedOn, view.constants.cellToRipe_d);
-  const [round, setRound] = useState(rounds.find(({ graftedOn }) => ripe(graftedOn) <= view.on)?.id ?? '');
+  const [params] = useSearchParams();
+  // A round's own page leads here with its cells.
+  const led = rounds.find(({ id }) => id === params.get('round'));
+  const [round, setRound] = useState(
+    (led ?? rounds.find(({ graftedOn }) => ripe(graftedOn) <= view.on))?.id ?? '',
+  );
   const chosen = all.get(round);
   const given = [...attempts.values()].filter((each) => each.round === round).length;
   const left = chosen && Math.max(0, (chosen.accepted?.cells ?? chosen.grafts) - given);
