@@ -83,6 +83,15 @@ test('the rest of a season is worked out as one plan, with what limits it, and t
   await expect(plan.getByRole('list', { name: 'What more would bring' }).getByRole('listitem')).toHaveCount(
     4,
   );
+  // Another habit is held against it.
+  await plan.getByRole('button', { name: 'Keep it to compare' }).click();
+  await plan.getByLabel('Queens are taken').selectOption({ label: 'at their first sealed brood' });
+  await expect(rounds).toHaveCount(0);
+  await plan.getByRole('button', { name: 'Work out the rounds' }).click();
+  await expect(plan.getByRole('row', { name: /^Autumn order by 24 Aug/ })).toHaveText(/%.*%/);
+  await expect(plan.getByRole('list', { name: 'What more would bring' }).getByRole('listitem')).toHaveCount(
+    4,
+  );
   const count = await rounds.getByRole('listitem').count();
   const before = await page.getByRole('button', { name: /^Round \d+, planned/ }).count();
   await plan.getByLabel('Donor').fill('Sable');

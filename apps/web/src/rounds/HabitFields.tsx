@@ -1,7 +1,7 @@
 import { plusDays, type SeasonHabits, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useSay } from '../app/units.ts';
-import { TextField } from '../parts/Field.tsx';
+import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
@@ -108,6 +108,15 @@ export function HabitFields({ habits, set, today }: HabitFieldsProps) {
             ))}
         </ul>
       )}
+      <SelectField
+        label="Queens are taken"
+        value={String(habits.laying_d)}
+        onChange={({ target }) => set({ laying_d: Number(target.value) })}
+      >
+        <option value="9">at their first sealed brood</option>
+        <option value="14">after 14 days of laying</option>
+        <option value="21">after 21 days of laying</option>
+      </SelectField>
       <div className="mt-1 grid grid-cols-2 gap-x-2">
         {count('Cells of a round, most', most, 1, (cells) => set({ most: cells }))}
         {count('Places in a bank', bank.places, 0, (places) =>

@@ -13,6 +13,7 @@ import { ApiError, sendJson } from '../app/api.ts';
 import { newId } from '../app/ids.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
+import { Against, type Sized } from './Against.tsx';
 import { DonorField, donorsOf } from './DonorField.tsx';
 import { HabitFields } from './HabitFields.tsx';
 import { percent } from './percent.ts';
@@ -38,9 +39,15 @@ const queensOf = ({ lots }: SeasonAnswer): number => lots.reduce((sum, { queens 
 
 /** The rest of the season as one plan: rounds for all that is wanted, worked out by a solver, with what limits it. */
 export function SeasonPlan({ rearing }: { rearing: Rearing }) {
-  const { season, views, constants, today } = rearing;
+  const { season, views, today } = rearing;
   const [habits, setHabits] = useHabits();
+  // Its queens are ready when this breeder takes them.
+  const constants = useMemo(
+    () => ({ ...rearing.constants, harvestFrom_d: habits.laying_d }),
+    [rearing.constants, habits.laying_d],
+  );
   const [last, setLast] = useState<Found>();
+  const [kept, setKept] = useState<Sized>();
   const [asking, setAsking] = useState(false);
   const [failed, setFailed] = useState<string>();
   const asked = seasonAsked(season, views, constants, today, habits);
@@ -85,7 +92,15 @@ export function SeasonPlan({ rearing }: { rearing: Rearing }) {
           {failed}
         </p>
       )}
-      {found && <Plan rearing={rearing} found={found} onTaken={() => setLast(undefined)} />}
+      {found && (
+        <Plan
+          rearing={{ ...rearing, constants }}
+          found={found}
+          kept={kept}
+          onKeep={setKept}
+          onTaken={() => setLast(undefined)}
+        />
+      )}
     </section>
   );
 }
@@ -119,8 +134,16 @@ function WhatIsWanted({ asked: { needs, earliest }, today }: { asked: SeasonAske
   );
 }
 
+interface PlanProps {
+  rearing: Rearing;
+  found: Found;
+  kept: Sized | undefined;
+  onKeep: (plan: Sized) => void;
+  onTaken: () => void;
+}
+
 /** Its rounds with the odds that they make, what it falls short of, what more of each thing would bring; taken as plans. */
-function Plan({ rearing, found, onTaken }: { rearing: Rearing; found: Found; onTaken: () => void }) {
+function Plan({ rearing, found, kept, onKeep, onTaken }: PlanProps) {
   const say = useSay();
   const log = useLog();
   const { season, constants, today } = rearing;
@@ -187,6 +210,17 @@ function Plan({ rearing, found, onTaken }: { rearing: Rearing; found: Found; onT
           ))}
         </ul>
       )}
+      <button
+        type="button"
+        className="min-h-11 text-sm underline"
+        disabled={kept?.answer === answer}
+        onClick={() => onKeep({ answer, odds })}
+      >
+        {kept?.answer === answer
+          ? 'Kept: now change how you work, and work it out again'
+          : 'Keep it to compare'}
+      </button>
+      {kept && kept.answer !== answer && <Against now={{ answer, odds }} kept={kept} today={today} />}
       <DonorField season={season} value={donor} onChange={setDonor} />
       <button
         type="button"

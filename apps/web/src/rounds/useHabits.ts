@@ -7,6 +7,7 @@ const HABITS = 'yc-season-habits';
 const USUAL: SeasonHabits = {
   weekdays: [1, 2, 3, 4, 5, 6, 7],
   closed: [],
+  laying_d: 14,
   most: 45,
   bank: { days: 0, places: 0 },
   prices: { queen: 30, round: 20, cell: 0.5, bankDay: 0.1 },

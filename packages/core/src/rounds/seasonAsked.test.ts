@@ -10,6 +10,7 @@ const TODAY = '2026-05-31';
 const HABITS: SeasonHabits = {
   weekdays: [1, 2, 3, 4, 5],
   closed: ['2026-06-10'],
+  laying_d: 14,
   most: 45,
   bank: { days: 21, places: 60 },
   prices: { queen: 30, round: 20, cell: 0.5, bankDay: 0.1 },
@@ -72,6 +73,12 @@ describe('the rest of a season as a question', () => {
     expect(daysBetween('2026-06-07', rooms[1]?.from ?? '')).toBe(
       defaultConstants.eggsExpected_d + defaultConstants.harvestExpected_d,
     );
+  });
+
+  it('has queens the later the longer they lay before they are taken', () => {
+    const take = (laying_d: number) => ask(season({}), { ...HABITS, laying_d }).question?.take_d ?? 0;
+    expect(take(21) - take(14)).toBe(7);
+    expect(take(14) - take(9)).toBe(5);
   });
 
   it('is none where nothing more is wanted, or nothing can be ready in time', () => {

@@ -11,6 +11,8 @@ export interface SeasonHabits {
   weekdays: readonly number[];
   /** On which nothing is grafted, given or taken. */
   closed: readonly Day[];
+  /** Days of laying after which queens are taken: 9 is the first sealed brood. */
+  laying_d: number;
   /** Ripe cells of one round at the most: what the finisher holds. */
   most: number;
   bank: { days: number; places: number };
@@ -40,9 +42,9 @@ export function seasonAsked(
   views: readonly RoundView[],
   constants: Constants,
   today: Day,
-  { weekdays, closed, most, bank, prices }: SeasonHabits,
+  { weekdays, closed, laying_d, most, bank, prices }: SeasonHabits,
 ): SeasonAsked {
-  const days = roundCalendar({ graft: today, give: 'cell', laying_d: constants.harvestFrom_d });
+  const days = roundCalendar({ graft: today, give: 'cell', laying_d });
   const take_d = daysBetween(days.graft, days.take[1]);
   // The donor has a drawn comb before she is grafted from.
   const from = plusDays(today, daysBetween(days.donorComb, days.graft));

@@ -1,0 +1,55 @@
+import type { SeasonAnswer } from '@yellow-cell/contract';
+import { type LotOdds, showDay } from '@yellow-cell/core';
+import { useSay } from '../app/units.ts';
+import { percent } from './percent.ts';
+
+/** A plan of a season with the odds of its lots. */
+export interface Sized {
+  answer: SeasonAnswer;
+  odds: readonly LotOdds[];
+}
+
+const FIGURES: readonly (readonly [string, (answer: SeasonAnswer) => number])[] = [
+  ['Rounds', ({ rounds }) => rounds.length],
+  ['Cells, and rooms to stock', ({ rounds }) => rounds.reduce((sum, { cells }) => sum + cells, 0)],
+  [
+    'Queens in time, in the mean',
+    ({ lots }) => Math.round(lots.reduce((sum, { queens }) => sum + queens, 0)),
+  ],
+];
+
+/** Two plans side by side: the one that was kept, and the one of the habits as they are now. */
+export function Against({ now, kept, today }: { now: Sized; kept: Sized; today: string }) {
+  const say = useSay();
+  const chanceIn = ({ odds }: Sized, lot: string): string => {
+    const found = odds.find((each) => each.lot.id === lot);
+    return found ? percent(found.chance) : '–';
+  };
+  return (
+    <table className="mt-1 w-full text-sm">
+      <thead className="text-soft">
+        <tr>
+          <th className="text-left font-normal">Side by side</th>
+          <th className="text-right font-normal">kept</th>
+          <th className="text-right font-normal">now</th>
+        </tr>
+      </thead>
+      <tbody>
+        {FIGURES.map(([name, of]) => (
+          <tr key={name} className="border-t border-hairline">
+            <th className="text-left font-normal">{name}</th>
+            <td className="text-right">{of(kept.answer)}</td>
+            <td className="text-right font-semibold">{of(now.answer)}</td>
+          </tr>
+        ))}
+        {now.odds.map(({ lot }) => (
+          <tr key={lot.id} className="border-t border-hairline">
+            <th className="text-left font-normal">{say(`${lot.name} by ${showDay(lot.by, today)}`)}</th>
+            <td className="text-right">{chanceIn(kept, lot.id)}</td>
+            <td className="text-right font-semibold">{chanceIn(now, lot.id)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
