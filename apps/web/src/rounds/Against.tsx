@@ -38,15 +38,15 @@ export function Against({ now, kept, today }: { now: Sized; kept: Sized; today: 
         {FIGURES.map(([name, of]) => (
           <tr key={name} className="border-t border-hairline">
             <th className="text-left font-normal">{name}</th>
-            <td className="text-right">{of(kept.answer)}</td>
-            <td className="text-right font-semibold">{of(now.answer)}</td>
+            <td className="pl-2 text-right whitespace-nowrap">{of(kept.answer)}</td>
+            <td className="pl-2 text-right font-semibold whitespace-nowrap">{of(now.answer)}</td>
           </tr>
         ))}
         {now.odds.map(({ lot }) => (
           <tr key={lot.id} className="border-t border-hairline">
             <th className="text-left font-normal">{say(`${lot.name} by ${showDay(lot.by, today)}`)}</th>
-            <td className="text-right">{chanceIn(kept, lot.id)}</td>
-            <td className="text-right font-semibold">{chanceIn(now, lot.id)}</td>
+            <td className="pl-2 text-right whitespace-nowrap">{chanceIn(kept, lot.id)}</td>
+            <td className="pl-2 text-right font-semibold whitespace-nowrap">{chanceIn(now, lot.id)}</td>
           </tr>
         ))}
       </tbody>

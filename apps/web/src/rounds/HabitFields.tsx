@@ -7,15 +7,19 @@ import { numberIn } from '../parts/numberIn.ts';
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 const MOST_CELLS = 500;
 const BANK_D = 21;
+/** Of laying, until brood is sealed (handbook 5). */
+const FIRST_SEALED_D = 9;
 
 interface HabitFieldsProps {
   habits: SeasonHabits;
   set: (change: Partial<SeasonHabits>) => void;
   today: string;
+  /** After so many days of laying queens are ready by the figures. */
+  taken_d: number;
 }
 
 /** On which days is grafted, which are kept free, what a finisher and a bank hold, and what things are worth. */
-export function HabitFields({ habits, set, today }: HabitFieldsProps) {
+export function HabitFields({ habits, set, today, taken_d }: HabitFieldsProps) {
   const say = useSay();
   const { weekdays, closed, most, bank, prices } = habits;
   const [free, setFree] = useState('');
@@ -111,11 +115,18 @@ export function HabitFields({ habits, set, today }: HabitFieldsProps) {
       <SelectField
         label="Queens are taken"
         value={String(habits.laying_d)}
+        hint={
+          habits.laying_d === taken_d
+            ? undefined
+            : `A trial: elsewhere they are ready after ${taken_d} days, as your figures say.`
+        }
         onChange={({ target }) => set({ laying_d: Number(target.value) })}
       >
-        <option value="9">at their first sealed brood</option>
-        <option value="14">after 14 days of laying</option>
-        <option value="21">after 21 days of laying</option>
+        {[...new Set([FIRST_SEALED_D, 14, 21, taken_d])].map((days) => (
+          <option key={days} value={days}>
+            {days === FIRST_SEALED_D ? 'at their first sealed brood' : `after ${days} days of laying`}
+          </option>
+        ))}
       </SelectField>
       <div className="mt-1 grid grid-cols-2 gap-x-2">
         {count('Cells of a round, most', most, 1, (cells) => set({ most: cells }))}

@@ -40,7 +40,7 @@ const queensOf = ({ lots }: SeasonAnswer): number => lots.reduce((sum, { queens 
 /** The rest of the season as one plan: rounds for all that is wanted, worked out by a solver, with what limits it. */
 export function SeasonPlan({ rearing }: { rearing: Rearing }) {
   const { season, views, today } = rearing;
-  const [habits, setHabits] = useHabits();
+  const [habits, setHabits] = useHabits(rearing.constants.harvestFrom_d);
   // Its queens are ready when this breeder takes them.
   const constants = useMemo(
     () => ({ ...rearing.constants, harvestFrom_d: habits.laying_d }),
@@ -78,7 +78,7 @@ export function SeasonPlan({ rearing }: { rearing: Rearing }) {
     <section aria-label="The season as one plan" className="no-print mt-4 border-t border-hairline pt-2">
       <h2 className="eyebrow">The season as one plan</h2>
       <WhatIsWanted asked={asked} today={today} />
-      <HabitFields habits={habits} set={setHabits} today={today} />
+      <HabitFields habits={habits} set={setHabits} today={today} taken_d={rearing.constants.harvestFrom_d} />
       <button
         type="button"
         className="button min-h-11 w-full"

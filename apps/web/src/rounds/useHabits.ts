@@ -4,18 +4,21 @@ import { keep, readKept } from '../app/kept.ts';
 
 const HABITS = 'yc-season-habits';
 /** Every day, a finisher’s worth of cells, no bank; what a queen is worth against a round’s work. */
-const USUAL: SeasonHabits = {
+const USUAL: Omit<SeasonHabits, 'laying_d'> = {
   weekdays: [1, 2, 3, 4, 5, 6, 7],
   closed: [],
-  laying_d: 14,
   most: 45,
   bank: { days: 0, places: 0 },
   prices: { queen: 30, round: 20, cell: 0.5, bankDay: 0.1 },
 };
 
-/** How this breeder works and what things are worth, kept on the device. */
-export function useHabits(): [SeasonHabits, (change: Partial<SeasonHabits>) => void] {
-  const [habits, setHabits] = useState<SeasonHabits>(() => ({ ...USUAL, ...readKept<SeasonHabits>(HABITS) }));
+/** How this breeder works and what things are worth, kept on the device; queens are taken as the figures say until something else is tried. */
+export function useHabits(laying_d: number): [SeasonHabits, (change: Partial<SeasonHabits>) => void] {
+  const [habits, setHabits] = useState<SeasonHabits>(() => ({
+    ...USUAL,
+    laying_d,
+    ...readKept<SeasonHabits>(HABITS),
+  }));
   return [
     habits,
     (change) =>
