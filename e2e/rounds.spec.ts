@@ -117,6 +117,21 @@ test('ripe cells lead from their round to the rooms that are ready for them', as
   await expect(page.getByLabel('From round').locator('option:checked')).toHaveText(/^Round 4, /);
 });
 
+test('the week is a sheet to take along: days in their order, what is overdue on the first', async ({
+  page,
+}) => {
+  await page.goto('/rounds');
+  await page.getByRole('link', { name: 'Week sheet' }).click();
+  await expect(page.getByRole('heading', { name: /^The week in / })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 2 })).toHaveCount(7);
+  const first = page
+    .getByRole('region')
+    .filter({ has: page.getByRole('heading', { level: 2 }) })
+    .first();
+  await expect(first.getByRole('listitem').first()).toBeVisible();
+  await expect(page.getByText(/, round 5/).first()).toBeVisible();
+});
+
 test('a line of the yard is read in winter too, and Escape leaves it, from its question as well', async ({
   page,
 }) => {

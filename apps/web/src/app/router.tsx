@@ -85,6 +85,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../yard/SettleScreen.tsx')).SettleScreen }),
           },
           {
+            path: 'rounds/week',
+            lazy: async () => ({ Component: (await import('../rounds/WeekSheet.tsx')).WeekSheet }),
+          },
+          {
             path: 'rounds',
             lazy: async () => ({ Component: (await import('../rounds/RoundsScreen.tsx')).RoundsScreen }),
           },

@@ -43,6 +43,9 @@ export function RoundsScreen() {
           >
             Calendar file
           </a>
+          <Link className="no-print inline-flex min-h-11 items-center underline lg:min-h-8" to="/rounds/week">
+            Week sheet
+          </Link>
         </div>
         {rearing.views.length === 0 ? (
           <p className="px-5 py-6 text-soft">

@@ -31,8 +31,14 @@ describe('a calendar of a yard', () => {
       on: '2026-06-02',
       id: 'y giveCell give-a-ripe-cell 2026-06-02',
     });
-    for (const label of ['B1', 'B5']) expect(one?.details).toContain(`${label}, `);
-    expect(one?.details).toContain('It is ready.');
+    // Each reason once, with all the rooms that it is of.
+    expect(one?.details).toBe('Quarry\nB1, B2, B3, B4, B5, 30 May – 4 Jun: It is ready.');
+    const [two] = entries([box('B1', work()), box('B2', work({ reason: 'Its queen was taken.' }))]);
+    expect(two?.details.split('\n')).toEqual([
+      'Quarry',
+      'B1, 30 May – 4 Jun: It is ready.',
+      'B2, 30 May – 4 Jun: Its queen was taken.',
+    ]);
   });
 
   it('tells days and kinds apart, and what has an hour for each room', () => {

@@ -64,18 +64,22 @@ export function calendarEntries(
       {
         id: `${yard.id} ${key}`,
         title: `${title}: ${named}`,
-        details: [
-          yard.name,
-          ...group.map(
-            ({ work: { from, to, reason }, at }) =>
-              `${roomName(at)}, ${showWindow(earlier(from, to), to, on)}: ${reason}`,
-          ),
-        ].join('\n'),
+        details: [yard.name, ...reasonsOf(group, on)].join('\n'),
         on: later(on, expected),
         ...(by === undefined ? {} : { by }),
       },
     ];
   });
+}
+
+/** Why and when, each reason once with the rooms that it is of. */
+function reasonsOf(group: readonly Wanted[], on: Day): string[] {
+  const rooms = new Map<string, string[]>();
+  for (const { work, at } of group) {
+    const why = `${showWindow(earlier(work.from, work.to), work.to, on)}: ${work.reason}`;
+    rooms.set(why, [...(rooms.get(why) ?? []), roomName(at)]);
+  }
+  return [...rooms].map(([why, names]) => `${names.join(', ')}, ${why}`);
 }
 
 /** What rounds ask for from a day on: the first day of each window that is not over. */
