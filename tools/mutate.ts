@@ -14,7 +14,8 @@ import { main, Said } from './said.ts';
  */
 const core = (room: string) => ({
   dir: `packages/core/src/${room}`,
-  tests: ['packages/core/src/**/*.test.ts'],
+  // Much of core is also held from outside, by questions and answers.
+  tests: ['packages/core/src/**/*.test.ts', 'packages/compute/src/**/*.test.ts'],
 });
 const ROOMS: Readonly<Record<string, { dir: string; tests: string[]; project?: string }>> = {
   air: core('air'),

@@ -2,10 +2,10 @@ import type { MoistureAnswer } from '@yellow-cell/contract';
 import { moisture } from '../air/moisture.ts';
 import type { Constants } from '../constants/registry.ts';
 import { kgOfHeat } from '../winter/cluster.ts';
-import type { AtRest } from './atRest.ts';
 import type { Conditions } from './conditions.ts';
 import type { HeatFace } from './network.ts';
 import type { Regulated } from './regulation.ts';
+import type { Sky } from './sky.ts';
 import { innerSurface } from './warmth.ts';
 
 /** A face with the temperature of its inner surface. */
@@ -36,7 +36,7 @@ interface Breathed {
  */
 export function waterIn(
   spaces: readonly string[],
-  rest: Pick<AtRest, 'at' | 'sky'> & { faces: readonly HeatFace[] },
+  rest: { at: ReadonlyMap<string, number>; sky: Sky; faces: readonly HeatFace[] },
   { outside_C, outside_RH }: Conditions,
   { inside_C, flow_m3s, bees_kg, bees }: Breathed,
   constants: Constants,

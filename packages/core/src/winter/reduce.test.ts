@@ -159,5 +159,9 @@ describe('a cavity fitted to its colony', () => {
       'slots.1.sides.1',
       'slots.2.slot',
     ]);
+    // Stores, pollen and brood together are no more than what is drawn.
+    const full = both({ stores: 0.4, pollen: 0.3, brood: 0.3 });
+    expect(reduceProblems(ask([full]))).toEqual([]);
+    expect(reduceProblems(ask([both({ stores: 0.4, pollen: 0.4, brood: 0.3 })]))).toHaveLength(2);
   });
 });
