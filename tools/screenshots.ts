@@ -69,6 +69,10 @@ const shots: readonly Shot[] = [
     before: async (page) => {
       await design(/Three-way, ten-frame body/)(page);
       await page.getByRole('button', { name: 'Warmth', exact: true }).click();
+      await page
+        .getByText(/\d W\/K/)
+        .first()
+        .waitFor();
     },
   },
   {

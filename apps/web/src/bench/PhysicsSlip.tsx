@@ -11,8 +11,7 @@ import {
 import { Notice } from '../parts/Notice.tsx';
 import { Said } from '../parts/Said.tsx';
 import { SourceLink } from '../parts/SourceLink.tsx';
-import type { Change } from './bench.worker.ts';
-import { benchWorker } from './benchWorker.ts';
+import { Compare } from './Compare.tsx';
 import { ConditionFields } from './ConditionFields.tsx';
 import { DayChart } from './DayChart.tsx';
 import { doingWords } from './doingWords.ts';
@@ -20,7 +19,6 @@ import { showC, twoFigures } from './heat.ts';
 import { roughly } from './inHours.ts';
 import { ShutTable } from './ShutTable.tsx';
 import type { PhysicsDesk } from './usePhysics.ts';
-import { useWorked } from './useWorked.ts';
 import { WinterChart } from './WinterChart.tsx';
 
 interface PhysicsSlipProps {
@@ -230,82 +228,4 @@ function Formula({ children }: { children: React.ReactNode }) {
       <p className="text-xs text-soft">{children}</p>
     </details>
   );
-}
-
-const NOTHING: readonly Change[] = [];
-const changes = (design: DesignContent, conditions: Conditions): Promise<Change[]> =>
-  benchWorker().changes(design, conditions);
-
-/** Each change alone against the box as drawn, with a bar: what the walls lose, or minutes until 38 °C. */
-function Compare({ kind, design, desk }: PhysicsSlipProps) {
-  const { conditions } = desk;
-  const { answer: all = NOTHING } = useWorked(changes, design, conditions);
-  const figure = (each: (typeof all)[number]): number =>
-    kind === 'air' ? (each.minutes ?? LONG_MIN) : each.walls_WK;
-  const most = Math.max(1, ...all.map(figure));
-  const drawn = all[0];
-  return (
-    <details open>
-      <summary className="mt-2 font-bold">What each change would bring</summary>
-      {all.length === 0 && <p className="text-sm text-soft">Working it out…</p>}
-      {kind === 'warmth' && drawn?.drips && (
-        <p className="text-sm">
-          The surest cure of the drip first. A tilt of 2 to 5 cm to the front, which no figure shows, lets
-          what forms above run to the front wall.
-        </p>
-      )}
-      <table className="w-full text-sm">
-        <thead className="text-soft">
-          <tr>
-            <th className="text-left font-normal">change</th>
-            <th className="text-right font-normal">
-              <Said>{kind === 'air' ? `to ${desk.figures.constants.danger_C} °C, shut` : 'walls'}</Said>
-            </th>
-            {kind === 'warmth' && <th className="text-right font-normal">burnt in 30 days</th>}
-            <th className="text-right font-normal">water a day</th>
-          </tr>
-        </thead>
-        <tbody>
-          {all.map((each) => (
-            <tr key={each.key} className="border-t border-hairline align-top">
-              <td className="py-1 pr-2">
-                {each.key === 'drawn' ? <strong>{each.name}</strong> : <Said>{each.name}</Said>}
-                <span
-                  className="mt-0.5 block h-1.5 rounded bg-[var(--comb-line)]"
-                  style={{ width: `${(figure(each) / most) * 100}%` }}
-                />
-              </td>
-              <td className="text-right whitespace-nowrap">
-                {kind === 'air'
-                  ? each.minutes === null
-                    ? 'never'
-                    : roughly(each.minutes)
-                  : `${twoFigures(each.walls_WK)} W/K`}
-              </td>
-              {kind === 'warmth' && (
-                <td className="text-right whitespace-nowrap">
-                  <Said>{twoFigures(each.stores_kgMonth)} kg</Said>
-                  {drawn && each !== drawn && (
-                    <span className="block text-xs text-soft">
-                      {percent(each.stores_kgMonth, drawn.stores_kgMonth)}
-                    </span>
-                  )}
-                </td>
-              )}
-              <td className={`text-right whitespace-nowrap ${each.drips ? 'text-danger' : ''}`}>
-                {twoFigures(each.condensate_gDay)} g{each.drips ? ', drips' : ''}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </details>
-  );
-}
-/** A box that never gets too hot has the longest bar. */
-const LONG_MIN = 12 * 60;
-/** Against the box as it is drawn. */
-function percent(now: number, drawn: number): string {
-  const share = drawn > 0 ? Math.round(100 * (now / drawn - 1)) : 0;
-  return share === 0 ? 'as drawn' : `${Math.abs(share)} % ${share < 0 ? 'less' : 'more'}`;
 }

@@ -20,7 +20,12 @@ export function ShutTable({
   const { answer: answers } = useWorked(asked, design, conditions);
   const { fanning_C, danger_C } = figures.constants;
   return (
-    <section aria-label="How long it can stay shut" className="mt-3">
+    <section
+      aria-label="How long it can stay shut"
+      aria-busy={answers === undefined}
+      // So high as its four answers are, so that nothing moves when they come.
+      className={`mt-3 ${answers ? '' : 'min-h-[22rem]'}`}
+    >
       <h3 className="eyebrow">How long can it stay shut?</h3>
       {!answers && <p className="text-sm text-soft">Working it out…</p>}
       <ul className="text-sm">
