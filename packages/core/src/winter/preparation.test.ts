@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { deriveBox } from '../box/model.ts';
 import { newBoard } from '../box/newBoard.ts';
 import { bodiesOf } from '../box/stack.ts';
+import { withStorey } from '../box/stackAdds.ts';
 import { standardDesign } from '../box/standardDesign.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { boxPhysics } from '../warmth/boxPhysics.ts';
@@ -42,6 +43,19 @@ describe('a follower', () => {
       const boards = bodiesOf(fit.design).flatMap((body) => body.boards);
       expect(boards.map(({ kind }) => kind)).toEqual(['follower']);
     }
+  });
+
+  it('is none in a colony of two storeys, nor beside a feeder that hangs among its frames', () => {
+    const tall = withStorey(plain);
+    const whole = deriveBox(tall).compartments.find(({ bays }) => bays.length > 1);
+    if (!whole) throw new Error('Two storeys that are open to one another are one room.');
+    expect(fitCavity(tall, whole, 6, 'left')).toMatchObject({
+      why: expect.stringContaining('more than one storey'),
+    });
+    const fed = prepared([
+      told('slotSet', '2026-10-06', { box: 'b', slot: slots[9] ?? '', holds: 'feeder' }),
+    ]);
+    expect(fed.follower).toMatchObject({ why: expect.stringContaining('feeder') });
   });
 
   it('says why there is none: where all stay, none stays, or the frames leave no room for it', () => {

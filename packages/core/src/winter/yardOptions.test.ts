@@ -101,6 +101,15 @@ describe('the ways of a yard before winter', () => {
     expect(joins).toBe(1);
   });
 
+  it('offer no join to who comes through anyway: nobody gives up a colony that lives', () => {
+    const strong = choice(box('A', 'plain', [{ seams: 7 }], 1), box('B', 'plain', [{ seams: 7.2 }], 20));
+    const [line] = strong.ways[0] ?? [];
+    expect(line?.line.dwindled).toBe(0);
+    expect(words(strong).A?.some((way) => way.startsWith('joins'))).toBe(false);
+    const weak = choice(box('A', 'plain', [{ seams: 4 }], 1), box('B', 'plain', [{ seams: 7.2 }], 20));
+    expect(words(weak).A).toContain('joins B');
+  });
+
   it('let the fewer join the more where both find room, the queenless anybody, and nobody else', () => {
     const found = choice(
       box('A', 'pair', [{ seams: 2 }, { seams: 4.5 }], 1),
