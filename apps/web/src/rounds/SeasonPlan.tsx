@@ -35,6 +35,9 @@ interface Found {
 
 const solve = (question: SeasonQuestion): Promise<SeasonAnswer> =>
   sendJson<SeasonAnswer>('POST', '/compute/season', question);
+/** How far the best that there can be lies above it at most, in per cent. */
+const gapOf = ({ objective, bound }: SeasonAnswer): number =>
+  bound > 0 ? (100 * (bound - objective)) / bound : 0;
 const queensOf = ({ lots }: SeasonAnswer): number => lots.reduce((sum, { queens }) => sum + queens, 0);
 
 /** The rest of the season as one plan: rounds for all that is wanted, worked out by a solver, with what limits it. */
@@ -183,6 +186,12 @@ function Plan({ rearing, found, kept, onKeep, onTaken }: PlanProps) {
           </li>
         ))}
       </ul>
+      {gapOf(answer) >= 1 && (
+        <p className="text-sm text-soft">
+          The time ended the search: it lies within {Math.ceil(gapOf(answer))} % of the best that there can
+          be.
+        </p>
+      )}
       <p className="mt-2 text-sm">
         With it:{' '}
         {odds
