@@ -21,6 +21,13 @@ const ON = '2026-10-10';
 const designs = {
   pair: standardDesign({ format: 'langstroth-deep', thickness: { mm: 9.5 }, frames: [5, 5] }),
   plain: standardDesign({ format: 'langstroth-deep', thickness: { mm: 9.5 }, frames: [10] }),
+  /** So full of frames that no follower finds a place. */
+  tight: standardDesign({
+    format: 'langstroth-deep',
+    insideWidth: { mm: 352 },
+    thickness: { mm: 9.5 },
+    frames: [10],
+  }),
   small: standardDesign({
     format: 'langstroth-deep',
     insideWidth: { mm: 190 },
@@ -99,6 +106,13 @@ describe('the ways of a yard before winter', () => {
     expect(reduced).toBeLessThanOrEqual(stays ?? 0);
     expect(moved).toBeLessThan(stays ?? 0);
     expect(joins).toBe(1);
+  });
+
+  it('are as good reduced as they stand where no follower finds a place', () => {
+    const [colony] = choice(box('A', 'tight', [{ seams: 5 }], 1)).question.colonies;
+    const [stays, reduced] = colony?.options ?? [];
+    expect(reduced?.does).toContain('reduced');
+    expect(reduced?.loss).toBe(stays?.loss);
   });
 
   it('offer no join to who comes through anyway: nobody gives up a colony that lives', () => {
