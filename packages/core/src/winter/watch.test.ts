@@ -51,6 +51,44 @@ describe('a yard in winter', () => {
     ]);
   });
 
+  it('of two who ask for the same names first whose winter is known', () => {
+    const other = [
+      told('boxBuilt', '2026-04-01', { box: 'c', label: 'A0', design: 'd', version: 1 }),
+      told('boxPlaced', '2026-04-02', {
+        box: 'c',
+        yard: YARD,
+        stand: '2',
+        east_m: 3,
+        north_m: 1,
+        bearing_deg: 180,
+      }),
+      told('stocked', '2026-06-01', {
+        box: 'c',
+        colony: 'z',
+        bays: [...(room?.bays ?? [])],
+        frames: { sealedBrood: 2, stores: 2, drawn: 6 },
+        shakes: 2,
+        openBrood: false,
+        queen: 'laying',
+      }),
+      told('strengthSeen', '2026-10-10', { box: 'c', colony: 'z', seams: SEAMS }),
+    ];
+    const on = '2027-01-20';
+    const state = fold(known, [...hived(content), ...other, seams(SEAMS), hefted(12, '2026-11-20')]);
+    const views = boxViews(state, known, YARD, defaultConstants, { on, today: on });
+    expect(views.map(({ box }) => box.label)).toEqual(['A0', 'B1']);
+    expect(
+      watchList(state, views, asked(on)).map((line) => [
+        line.box.box.label,
+        line.act,
+        line.forecast !== undefined,
+      ]),
+    ).toEqual([
+      ['B1', 'heft', true],
+      ['A0', 'heft', false],
+    ]);
+  });
+
   it('asks for what is not known, the cheapest first, and looks for who has no queen', () => {
     expect(act('2027-01-10').act).toBe('look');
     expect(act('2027-01-10', seams(SEAMS))).toMatchObject({ act: 'heft', stores_kg: undefined });
