@@ -78,7 +78,7 @@ function coursesOf(question: ShutQuestion): (space: number) => Course {
 const SMALL = 1e-12;
 
 /** Looked at so often, closely at first, where the small and quick spaces move. */
-const LOOKS = 240;
+const LOOKS = 160;
 const FIRST_S = 0.1;
 
 /** Seconds between which a course only rises or only falls, and how high it goes. */
