@@ -34,7 +34,8 @@ export function ConditionFields({ desk, kind }: { desk: PhysicsDesk; kind: 'air'
         onChange={(outside_C) => set({ outside_C })}
       />
       <SelectField
-        label={`Bees (${heatOf(weather.bees, constants)} W/kg)`}
+        // In an open box they give what the cold or the heat asks of them, and this where nothing does.
+        label={`Bees ${kind === 'air' ? 'shut in' : 'at their ease'} (${heatOf(weather.bees, constants)} W/kg)`}
         value={weather.bees}
         onChange={({ target }) => set({ bees: target.value as BeeState })}
       >

@@ -169,6 +169,8 @@ const WHERE: Readonly<Record<string, string>> = {
   cheek: 'a cheek',
 };
 
+const waterWords = ({ verdict, fannedOut }: CompartmentPhysics['water']): string =>
+  fannedOut ? 'No water forms: the bees fan it out.' : WATER[verdict];
 const lowered = (sentence: string): string => `${sentence.charAt(0).toLowerCase()}${sentence.slice(1)}`;
 
 function WarmthLines({ each, constants, conditions }: LinesProps & { conditions: Conditions }) {
@@ -204,7 +206,7 @@ function WarmthLines({ each, constants, conditions }: LinesProps & { conditions:
       </div>
       <p className={water.verdict === 'drips' ? 'font-semibold text-danger' : ''}>
         {isNight ? 'In a clear night: ' : ''}
-        {isNight ? lowered(WATER[water.verdict]) : WATER[water.verdict]}{' '}
+        {isNight ? lowered(waterWords(water)) : waterWords(water)}{' '}
         {water.condensate_gDay > 0.5
           ? `About ${twoFigures(water.condensate_gDay)} g a day${wet.length > 0 ? `, on ${listOf(wet)}` : ''}. `
           : ''}

@@ -89,8 +89,8 @@ export function SideBySide({ left, right, params, set }: SideBySideProps) {
       <p className="text-sm text-soft">
         <Said>
           At the month’s mean {climate ? 'in your climate' : 'as estimated from the latitude'}, in cold under
-          a clear night; bees with brood hold it at {constants.broodNest_C} °C (over 8 °C outside), others
-          cluster; shut in alarmed at the warmest hour, 8 K over the mean.
+          a clear night; bees with brood hold it at {constants.broodNest_C} °C (over {constants.broodOver_C}{' '}
+          °C outside), others cluster; shut in alarmed at the warmest hour, 8 K over the mean.
         </Said>
       </p>
     </section>
@@ -147,7 +147,7 @@ function useSide(
   return useMemo(() => {
     const at = Number(month) || (latitude_deg < 0 ? JULY : JANUARY);
     const outside_C = Math.round(meanOn(climate, `2025-${String(at).padStart(2, '0')}-15`, latitude_deg));
-    const season = beesInSeason(outside_C);
+    const season = beesInSeason(outside_C, constants);
     const usual = {
       ...usualConditions({ outside_C, ...season }, constants),
       clearNight: !season.brood,

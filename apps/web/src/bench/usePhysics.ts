@@ -59,21 +59,23 @@ export function usePhysics(design: DesignContent, shown: boolean): PhysicsDesk {
   const [changed, setChanged] = useState<Partial<Weather>>({});
   const weather: Weather = useMemo(() => {
     const mean = Math.round(meanOn(climate, on, place.latitude_deg));
+    const season = beesInSeason(mean, constants);
     return {
       outside_C: mean,
       sunHour: undefined,
-      front_deg: 180,
+      // As boxes are proposed to stand: to the noon sun.
+      front_deg: place.latitude_deg < 0 ? 0 : 180,
       paint: 'wood',
-      ...beesInSeason(mean),
+      ...season,
       insulation_mm: 0,
       // In the cold season water forms in clear nights, if at all.
-      clearNight: !beesInSeason(mean).brood,
+      clearNight: !season.brood,
       doorsOpen: false,
       grounded: false,
       inRow: 1,
       ...changed,
     };
-  }, [on, place, climate, changed]);
+  }, [on, place, climate, constants, changed]);
   const conditions = useMemo(
     () => conditionsOf(weather, on, { place, constants, climate }),
     [weather, on, place, constants, climate],

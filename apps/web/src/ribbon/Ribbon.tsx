@@ -38,8 +38,8 @@ export function Ribbon() {
   const own = place && session.settings.constants[place.id];
   const constants = useMemo(() => constantsWith(own), [own]);
   const expected = useMemo(
-    () => (place ? expectedTints({ from, days }, climate, place.latitude_deg) : []),
-    [from, days, place, climate],
+    () => (place ? expectedTints({ from, days }, climate, place.latitude_deg, constants) : []),
+    [from, days, place, climate, constants],
   );
   const x = scale.x(on);
 

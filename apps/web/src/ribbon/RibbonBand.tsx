@@ -59,7 +59,7 @@ function RibbonBandPlain({ scale, data, expected, constants, today, weekStart }:
             y={BAND.top}
             width={step + 0.3}
             height={BAND.height}
-            fill={FILL[tintOf(max_C, flying_h >= constants.flyingDay_h)]}
+            fill={FILL[tintOf(max_C, flying_h >= constants.flyingDay_h, constants)]}
           />
         ),
       )}

@@ -23,28 +23,6 @@ export function HabitFields({ habits, set, today, taken_d }: HabitFieldsProps) {
   const say = useSay();
   const { weekdays, closed, most, bank, prices } = habits;
   const [free, setFree] = useState('');
-  const count = (label: string, value: number, least: number, keep: (count: number) => void) => (
-    <TextField
-      label={label}
-      inputMode="numeric"
-      defaultValue={String(value)}
-      onChange={({ target }) => {
-        const number = numberIn(target.value);
-        if (Number.isInteger(number) && number >= least && number <= MOST_CELLS) keep(number);
-      }}
-    />
-  );
-  const price = (label: string, name: keyof SeasonHabits['prices']) => (
-    <TextField
-      label={label}
-      inputMode="decimal"
-      defaultValue={String(prices[name])}
-      onChange={({ target }) => {
-        const number = numberIn(target.value);
-        if (number >= 0) set({ prices: { ...prices, [name]: number } });
-      }}
-    />
-  );
   return (
     <details className="mt-1">
       <summary className="inline-flex min-h-11 cursor-pointer items-center text-sm underline">
@@ -61,7 +39,7 @@ export function HabitFields({ habits, set, today, taken_d }: HabitFieldsProps) {
                 key={name}
                 type="button"
                 aria-pressed={on}
-                className={`min-h-11 min-w-11 rounded border px-1 ${on ? 'border-ink bg-glow font-semibold' : 'border-hairline text-soft'}`}
+                className={`min-h-11 min-w-11 rounded max-sm:min-h-12 border px-1 ${on ? 'border-ink bg-glow font-semibold' : 'border-hairline text-soft'}`}
                 onClick={() => {
                   const next = on ? weekdays.filter((each) => each !== day) : [...weekdays, day].sort();
                   // A season without a day for grafting is none.
@@ -84,7 +62,7 @@ export function HabitFields({ habits, set, today, taken_d }: HabitFieldsProps) {
         />
         <button
           type="button"
-          className="button min-h-11"
+          className="button mb-2 min-h-11 max-sm:min-h-12"
           disabled={free <= today || closed.includes(free)}
           onClick={() => {
             set({ closed: [...closed, free].sort() });
@@ -102,7 +80,7 @@ export function HabitFields({ habits, set, today, taken_d }: HabitFieldsProps) {
               <li key={day}>
                 <button
                   type="button"
-                  className="min-h-11 rounded-full border border-hairline px-3"
+                  className="min-h-11 rounded-full border max-sm:min-h-12 border-hairline px-3"
                   aria-label={`No longer keep ${showDay(day, today)} free`}
                   onClick={() => set({ closed: closed.filter((each) => each !== day) })}
                 >
@@ -129,15 +107,70 @@ export function HabitFields({ habits, set, today, taken_d }: HabitFieldsProps) {
         ))}
       </SelectField>
       <div className="mt-1 grid grid-cols-2 gap-x-2">
-        {count('Cells of a round, most', most, 1, (cells) => set({ most: cells }))}
-        {count('Places in a bank', bank.places, 0, (places) =>
-          set({ bank: { days: places > 0 ? BANK_D : 0, places } }),
-        )}
-        {price('A queen in time', 'queen')}
-        {price('A round', 'round')}
-        {price('A cell', 'cell')}
-        {price('A day in the bank', 'bankDay')}
+        <Amount
+          label="Cells of a round, most"
+          value={most}
+          isOne={isCount(1)}
+          hint={`A whole number from 1 to ${MOST_CELLS}.`}
+          onChange={(cells) => set({ most: cells })}
+        />
+        <Amount
+          label="Places in a bank"
+          value={bank.places}
+          isOne={isCount(0)}
+          hint={`A whole number from 0 to ${MOST_CELLS}.`}
+          onChange={(places) => set({ bank: { days: places > 0 ? BANK_D : 0, places } })}
+        />
+        {PRICES.map(([name, label]) => (
+          <Amount
+            key={name}
+            label={label}
+            value={prices[name]}
+            isOne={isPrice}
+            hint="A price from 0 to 10,000."
+            onChange={(price) => set({ prices: { ...prices, [name]: price } })}
+          />
+        ))}
       </div>
     </details>
+  );
+}
+
+const PRICES: readonly (readonly [keyof SeasonHabits['prices'], string])[] = [
+  ['queen', 'A queen in time'],
+  ['round', 'A round'],
+  ['cell', 'A cell'],
+  ['bankDay', 'A day in the bank'],
+];
+const MOST_PRICE = 10_000;
+const isPrice = (value: number): boolean => value >= 0 && value <= MOST_PRICE;
+const isCount =
+  (least: number) =>
+  (value: number): boolean =>
+    Number.isInteger(value) && value >= least && value <= MOST_CELLS;
+
+interface AmountProps {
+  label: string;
+  value: number;
+  isOne: (value: number) => boolean;
+  /** What it must be, said where it is not. */
+  hint: string;
+  onChange: (value: number) => void;
+}
+/** A number that is kept once it is one; until then what is wrong stands beside it. */
+function Amount({ label, value, isOne, hint, onChange }: AmountProps) {
+  const [text, setText] = useState(String(value));
+  return (
+    <TextField
+      label={label}
+      inputMode="decimal"
+      value={text}
+      problem={isOne(numberIn(text)) ? undefined : hint}
+      onChange={({ target }) => {
+        setText(target.value);
+        const number = numberIn(target.value);
+        if (isOne(number)) onChange(number);
+      }}
+    />
   );
 }

@@ -30,7 +30,8 @@ interface Found {
   habits: unknown;
   asked: SeasonAsked;
   answer: SeasonAnswer;
-  brings: readonly Brought[] | undefined;
+  /** Undefined while it is worked out, null where it could not be. */
+  brings: readonly Brought[] | null | undefined;
 }
 
 const solve = (question: SeasonQuestion): Promise<SeasonAnswer> =>
@@ -39,6 +40,18 @@ const solve = (question: SeasonQuestion): Promise<SeasonAnswer> =>
 const gapOf = ({ objective, bound }: SeasonAnswer): number =>
   bound > 0 ? (100 * (bound - objective)) / bound : 0;
 const queensOf = ({ lots }: SeasonAnswer): number => lots.reduce((sum, { queens }) => sum + queens, 0);
+
+/** What more of each thing would bring, one after the other; null where nobody answers any more: the plan stands all the same. */
+async function bringsOf(question: SeasonQuestion, answer: SeasonAnswer): Promise<Brought[] | null> {
+  const brings: Brought[] = [];
+  try {
+    for (const change of seasonChanges(question))
+      brings.push({ name: change.name, queens: queensOf(await solve(change.question)) - queensOf(answer) });
+  } catch {
+    return null;
+  }
+  return brings;
+}
 
 /** The rest of the season as one plan: rounds for all that is wanted, worked out by a solver, with what limits it. */
 export function SeasonPlan({ rearing }: { rearing: Rearing }) {
@@ -64,10 +77,7 @@ export function SeasonPlan({ rearing }: { rearing: Rearing }) {
       const answer = await solve(asked.question);
       const mine = { of: season, habits, asked, answer };
       setLast({ ...mine, brings: undefined });
-      const brings: Brought[] = [];
-      for (const { name, question } of seasonChanges(asked.question))
-        brings.push({ name, queens: queensOf(await solve(question)) - queensOf(answer) });
-      setLast({ ...mine, brings });
+      setLast({ ...mine, brings: await bringsOf(asked.question, answer) });
     } catch (error) {
       setFailed(
         (error instanceof ApiError && error.judged && error.details?.problems?.[0]?.sentence) ||
@@ -153,7 +163,10 @@ function Plan({ rearing, found, kept, onKeep, onTaken }: PlanProps) {
   const { answer, asked, brings } = found;
   const [donor, setDonor] = useState(donorsOf(season).at(-1) ?? '');
   const [taking, setTaking] = useState(false);
-  const rounds = useMemo(() => roundsOfPlan(answer, season, donor.trim(), newId), [answer, season, donor]);
+  const rounds = useMemo(
+    () => roundsOfPlan(answer, season, donor.trim(), newId, constants),
+    [answer, season, donor, constants],
+  );
   const odds = useMemo(() => oddsWith(season, rounds, constants, today), [season, rounds, constants, today]);
   const named = (id: string) => asked.needs.find(({ lot }) => lot.id === id)?.lot.name ?? '';
   const short = answer.lots.filter((lot) => lot.short >= 0.5);
@@ -206,7 +219,13 @@ function Plan({ rearing, found, kept, onKeep, onTaken }: PlanProps) {
         </p>
       )}
       <h3 className="mt-2 text-sm font-semibold">What more would bring</h3>
-      {!brings && <p className="text-sm text-soft">Working it out, each anew…</p>}
+      {!brings && (
+        <p className="text-sm text-soft">
+          {brings === null
+            ? 'It could not be worked out: the server does not answer. The plan stands all the same.'
+            : 'Working it out, each anew…'}
+        </p>
+      )}
       {brings && (
         <ul aria-label="What more would bring" className="text-sm">
           {brings.map(({ name, queens }) => (

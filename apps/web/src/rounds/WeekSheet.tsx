@@ -10,6 +10,7 @@ import {
   showTime,
 } from '@yellow-cell/core';
 import { Link, useSearchParams } from 'react-router';
+import { useAsOf } from '../app/now.ts';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { weekday } from '../app/weekday.ts';
@@ -34,6 +35,7 @@ function Sheet({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const say = useSay();
   const view = useYard(yard);
   const { views, today } = useRearing();
+  const { isToday } = useAsOf();
   const last = plusDays(today, DAYS - 1);
   const entries = [...roundEntries(views, today), ...calendarEntries(yard, view.boxes, today)].filter(
     ({ on }) => on <= last,
@@ -64,15 +66,17 @@ function Sheet({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
           </button>
         </div>
         <p className="text-soft">
-          {say(showDay(today))} to {say(showDay(last))}: {countOf(entries.length, 'thing')} to do, with what
-          is overdue first. Rounds are of all yards.
+          {say(showDay(today))} to {say(showDay(last))}
+          {isToday ? `: ${countOf(entries.length, 'thing')} to do, what is overdue on the first day` : ''}.
+          Rounds are of all yards.
         </p>
+        {!isToday && <p>A week begins today. Press T for today.</p>}
         {view.more && (
           <button type="button" className="button no-print" onClick={view.more}>
             More boxes
           </button>
         )}
-        {days.map((day) => (
+        {(isToday ? days : []).map((day) => (
           <Day
             key={day}
             day={day}

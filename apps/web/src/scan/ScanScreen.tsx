@@ -4,7 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
 import { Notice } from '../parts/Notice.tsx';
 import { cardAddress } from './cardAddress.ts';
-import { codeReader } from './codeReader.ts';
+import { type CodeReader, codeReader } from './codeReader.ts';
 import { type CameraState, useCamera } from './useCamera.ts';
 
 /** So often is looked for a code: quick for a hand, and sparing of a battery. */
@@ -30,27 +30,25 @@ export function ScanScreen() {
   const [broken, setBroken] = useState(false);
 
   useEffect(() => {
-    if (state !== 'on') return;
+    if (state !== 'on') return undefined;
     let timer: ReturnType<typeof setTimeout> | undefined;
-    let wanted = true;
-    void (async () => {
-      try {
-        const read = await codeReader();
-        const look = async (): Promise<void> => {
-          const code = document.hidden || !video.current ? undefined : await read(video.current);
-          if (!wanted) return;
-          const address = code === undefined ? undefined : cardAddress(code);
-          if (address) return navigate(address, { replace: true });
-          setOther((before) => (code === undefined ? before : code));
-          timer = setTimeout(() => void look(), LOOK_MS);
-        };
-        await look();
-      } catch {
-        if (wanted) setBroken(true);
-      }
-    })();
+    let looking = true;
+    const lookWith = async (read: CodeReader): Promise<void> => {
+      // A picture that is not there yet, or could not be read, is looked at again.
+      const code =
+        document.hidden || !video.current ? undefined : await read(video.current).catch(() => undefined);
+      if (!looking) return;
+      const address = code === undefined ? undefined : cardAddress(code);
+      if (address) return navigate(address, { replace: true });
+      if (code !== undefined) setOther(code);
+      timer = setTimeout(() => void lookWith(read), LOOK_MS);
+    };
+    codeReader().then(
+      (read) => (looking ? lookWith(read) : undefined),
+      () => looking && setBroken(true),
+    );
     return () => {
-      wanted = false;
+      looking = false;
       clearTimeout(timer);
     };
   }, [state, video, navigate]);

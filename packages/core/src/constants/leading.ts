@@ -7,6 +7,14 @@ export const leadingConstants = {
   starterBees_kg: constant(1.8, 'kg', starting, [0.5, 5], 'Bees of a closed starter, at least'),
   starterCells_kg: constant(50, 'cells/kg', starting, [10, 100], 'Cells that a kilogram of its bees starts'),
   starterMost: constant(120, 'cells', starting, [20, 200], 'Cells in a closed starter at most'),
+  roundLeast: constant(5, 'cells', 'Our estimate', [1, 60], 'Fewer ripe cells are not worth a round’s bees'),
+  roundSurely: constant(
+    0.8,
+    'share',
+    'Our estimate',
+    [0.5, 0.99],
+    'How surely as many larvae are taken on as a planned round has cells',
+  ),
   starterSecond_d: constant(
     1,
     'days',

@@ -34,6 +34,20 @@ export const beesConstants = {
     [0, 0.4],
     'Of the heat of bees, what leaves as the water that they breathe out',
   ),
+  broodOver_C: constant(
+    8,
+    '°C',
+    estimate,
+    [0, 18],
+    'Mean of the air over which small colonies have brood, until it is said otherwise',
+  ),
+  airFills: constant(
+    0.9,
+    'share',
+    estimate,
+    [0.5, 1],
+    'How near to saturation air goes out where bees evaporate water',
+  ),
   clusters_C: constant(
     10,
     '°C',
@@ -96,7 +110,10 @@ export const airConstants = {
     'What bees that hang on the mesh of a shut box leave free',
   ),
   outside_RH: constant(0.85, 'share', 'Moisture', [0, 1], 'Relative humidity outside in the cold'),
-  outsideWarm_RH: constant(0.7, 'share', estimate, [0, 1], 'Relative humidity outside from 20 °C on'),
+  outsideWarm_RH: constant(0.7, 'share', estimate, [0, 1], 'Relative humidity outside in warmth'),
+  dampTo_C: constant(5, '°C', estimate, [-10, 15], 'Up to which the air outside is as damp as in the cold'),
+  dryFrom_C: constant(20, '°C', estimate, [10, 30], 'From which it is as dry as in warmth'),
+  mildDay_C: constant(24, '°C', estimate, [15, 35], 'In heat the air holds no more vapour than at this'),
   waterOfStores: constant(0.66, 'kg/kg', 'Moisture', [0.4, 0.8], 'Water that a kilogram of stores gives'),
 } as const;
 

@@ -48,6 +48,8 @@ export const watchingConstants = {
     [21, 45],
     'Weather puts that off to this day at most',
   ),
+  queensFly_C: constant(18, '°C', watching, [10, 28], 'Days that reach this let queens fly'),
+  coldDay_C: constant(5, '°C', 'Our estimate', [-10, 12], 'Days that reach less are cold'),
   flyingDay_h: constant(2, 'hours', watching, [0.5, 5], 'Hours of flying weather that make a flying day'),
   scoreFrom_d: constant(21, 'days from cell given', watching, [16, 30], 'First day to score the pattern'),
   scoreTo_d: constant(24, 'days from cell given', watching, [18, 40], 'Last good day for the first score'),

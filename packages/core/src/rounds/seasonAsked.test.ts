@@ -75,6 +75,14 @@ describe('the rest of a season as a question', () => {
     );
   });
 
+  it('has rounds of no fewer cells than are worth their bees, nor of more than they may have', () => {
+    const least = (most: number, roundLeast: number) =>
+      seasonAsked(season({}), [], { ...defaultConstants, roundLeast }, TODAY, { ...HABITS, most }).question
+        ?.cells;
+    expect(least(45, 8)).toEqual({ least: 8, most: 45 });
+    expect(least(3, 8)).toEqual({ least: 3, most: 3 });
+  });
+
   it('has queens the later the longer they lay before they are taken', () => {
     const take = (laying_d: number) => ask(season({}), { ...HABITS, laying_d }).question?.take_d ?? 0;
     expect(take(21) - take(14)).toBe(7);
@@ -122,6 +130,7 @@ describe('a plan of rounds', () => {
     of,
     'Ash',
     () => `new-${++ids}`,
+    defaultConstants,
   );
 
   it('is planned with as many grafts as its cells want, numbered on', () => {

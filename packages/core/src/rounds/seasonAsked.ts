@@ -31,8 +31,6 @@ export interface SeasonAsked {
 
 /** Less than a queen by rounding is none. */
 const TINY = 1e-9;
-/** Fewer cells are not worth a round’s bees. */
-const LEAST_CELLS = 5;
 /** The solver takes so many groups of rooms. */
 const MOST_GROUPS = 40;
 const WEEK_D = 7;
@@ -63,7 +61,7 @@ export function seasonAsked(
       compartments: groupsOf(roomsAfter(season, views, constants, today), today, last),
       weekdays: [...weekdays],
       closed: [...closed],
-      cells: { least: Math.min(LEAST_CELLS, most), most },
+      cells: { least: Math.min(constants.roundLeast, most), most },
       rate: rateOf(season),
       take_d,
       ...(bank.days > 0 && bank.places > 0 ? { bank } : {}),
@@ -109,15 +107,13 @@ function groupsOf(free: readonly Day[], today: Day, to: Day): SeasonQuestion['co
   return [...groups].map(([from, count]) => ({ count, from, to }));
 }
 
-/** How surely as many larvae are taken on as a round of the plan has cells. */
-const SURELY = 0.8;
-
 /** The rounds of an answer as they would be planned, with as many grafts as such cells want by the record. */
 export function roundsOfPlan(
   { rounds }: Pick<SeasonAnswer, 'rounds'>,
   { accepted, rounds: before }: RearingSeason,
   donor: string,
   fresh: () => string,
+  { roundSurely }: Constants,
 ): Round[] {
   const number = Math.max(0, ...before.map((round) => round.number));
   return rounds.map(({ graft, cells: queens }, index) => ({
@@ -127,7 +123,7 @@ export function roundsOfPlan(
     graftedOn: graft,
     grafts: cells({
       queens,
-      confidence: SURELY,
+      confidence: roundSurely,
       takes: accepted.cells,
       tried: accepted.grafts,
       prior: [1, 1],

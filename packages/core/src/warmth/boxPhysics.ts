@@ -76,7 +76,7 @@ function compartmentAtRest(each: Compartment, scene: Scene, rest: AtRest): Compa
     air: {
       flow_m3s,
       openings: openingsIn(scene, each),
-      co2_pct: staleness(freeAir_m3(each, scene), bees_kg, bees.heat_W, flow_m3s),
+      co2_pct: staleness(freeAir_m3(each, scene), bees.heat_W, flow_m3s),
     },
     water: waterIn(
       each.spaces,
@@ -89,8 +89,8 @@ function compartmentAtRest(each: Compartment, scene: Scene, rest: AtRest): Compa
 }
 
 /** Carbon dioxide that the air of an open room comes to; without any opening what it has after hours. */
-function staleness(volume_m3: number, bees_kg: number, heat_W: number, flow_m3s: number): number {
-  const { steady_pct, end_pct } = breathIn(volume_m3, bees_kg, bees_kg > 0 ? heat_W / bees_kg : 0, flow_m3s);
+function staleness(volume_m3: number, heat_W: number, flow_m3s: number): number {
+  const { steady_pct, end_pct } = breathIn(volume_m3, heat_W, flow_m3s);
   return steady_pct ?? end_pct;
 }
 

@@ -1,5 +1,6 @@
 import { saturation } from '../air/moisture.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
+import { shareBetween } from '../numbers.ts';
 import type { Paint, SunPlace } from './sun.ts';
 
 /** What the air, the bees and the place are like for which a box is worked out. */
@@ -36,11 +37,12 @@ export const heatOf = (bees: BeeState, constants: Constants = defaultConstants):
     bees
   ];
 
-/** Mean of the air over which small colonies have brood and are about. */
-const BROOD_FROM_C = 8;
-/** What bees are like by the season's mean, until somebody says otherwise. */
-export const beesInSeason = (mean_C: number): { bees: BeeState; brood: boolean } =>
-  mean_C > BROOD_FROM_C ? { bees: 'resting', brood: true } : { bees: 'calm', brood: false };
+/** What bees are like by the season's mean, until somebody says otherwise: over `broodOver_C` they have brood and are about. */
+export const beesInSeason = (
+  mean_C: number,
+  { broodOver_C }: Constants = defaultConstants,
+): { bees: BeeState; brood: boolean } =>
+  mean_C > broodOver_C ? { bees: 'resting', brood: true } : { bees: 'calm', brood: false };
 
 /** Conditions as the registry has them for a temperature, a mood of the bees, and brood or none. */
 export function usualConditions(
@@ -57,15 +59,13 @@ export function usualConditions(
 }
 
 /** Relative humidity outside by the season's air: damp in the cold, drier in warmth, and in heat no more vapour than a mild day holds. */
-export function humidityAt(outside_C: number, { outside_RH, outsideWarm_RH }: Constants): number {
-  const warm = Math.min(1, Math.max(0, (outside_C - DAMP_C) / (DRY_C - DAMP_C)));
-  const share = outside_RH + warm * (outsideWarm_RH - outside_RH);
-  return Math.min(share, (outsideWarm_RH * saturation(FULL_C)) / saturation(outside_C));
+export function humidityAt(
+  outside_C: number,
+  { outside_RH, outsideWarm_RH, dampTo_C, dryFrom_C, mildDay_C }: Constants,
+): number {
+  const share = outside_RH + shareBetween(outside_C, dampTo_C, dryFrom_C) * (outsideWarm_RH - outside_RH);
+  return Math.min(share, (outsideWarm_RH * saturation(mildDay_C)) / saturation(outside_C));
 }
-/** A mild day's air. */
-const FULL_C = 24;
-const DAMP_C = 5;
-const DRY_C = 20;
 
 /** The earth follows the air at a distance: it keeps a share of the difference to the year's mean. */
 export const groundTemperature = (outside_C: number, yearMean_C: number, constants: Constants): number =>

@@ -20,11 +20,13 @@ describe('a day in a box', () => {
     for (const { inside_C, outside_C } of shade)
       for (const each of inside_C) expect(each).toBeGreaterThan(outside_C);
     // Some seven kilojoules a kelvin of bees, combs and wood behind 1.1 W/K: some two hours.
-    for (const { hour, swings } of warmestHours(shade)) {
+    for (const [room, { hour, inside_C }] of warmestHours(shade).entries()) {
       expect(hour).toBeGreaterThan(15);
       expect(hour).toBeLessThanOrEqual(19);
-      expect(swings).toBeLessThan(1);
-      expect(swings).toBeGreaterThan(0.5);
+      // It swings less than the air outside, by twelve kelvin.
+      const swing = inside_C - Math.min(...shade.map((each) => each.inside_C[room] ?? 0));
+      expect(swing).toBeLessThan(12);
+      expect(swing).toBeGreaterThan(6);
     }
     // Foam walls store less and lose less: it is later still.
     const { id } = mainBody(design);
@@ -44,6 +46,21 @@ describe('a day in a box', () => {
     // Seen from above with the front nearest and looking south, the right side looks east.
     expect(gain(8, 2)).toBeGreaterThan(gain(8, 0));
     expect(gain(17, 0)).toBeGreaterThan(gain(17, 2));
+  });
+
+  it('has its roof under a clear sky by night alone', () => {
+    const cold = { ...usualConditions({ outside_C: 0, bees: 'calm', brood: false }), clearNight: true };
+    const day = { ...june, date: '2026-01-15', mean_C: 0 };
+    const [clear, veiled] = [true, false].map((clearNight) => dayInBox(design, { ...cold, clearNight }, day));
+    const colder = (hour: number) => (veiled?.[hour]?.inside_C[1] ?? 0) - (clear?.[hour]?.inside_C[1] ?? 0);
+    expect(colder(6)).toBeGreaterThan(0.2);
+    expect(colder(15)).toBeLessThan(colder(6) / 2);
+    const sun = { front_deg: 180, paint: 'wood' } as const;
+    // With the sun as well: what is lit by day is dark by night.
+    const lit = dayInBox(design, cold, { ...day, sun });
+    expect(lit[6]?.inside_C[1]).toBeLessThan(
+      dayInBox(design, { ...cold, clearNight: false }, { ...day, sun })[6]?.inside_C[1] ?? 0,
+    );
   });
 
   it('is kept by its bees under what harms them, where the air is no hotter than they can deal with', () => {

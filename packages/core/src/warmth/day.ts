@@ -62,28 +62,23 @@ function driveAt(scene: Scene, plan: DayPlan, hour: number): Drive {
   const instant = new Date(
     Date.parse(`${date}T00:00:00Z`) + (hour - longitude_deg / 15) * HOUR_S * 1_000,
   ).toISOString();
+  const place = sunAt(instant, latitude_deg, longitude_deg);
   const conditions: Conditions = {
     ...scene.conditions,
     outside_C,
-    sun: sun && { place: sunAt(instant, latitude_deg, longitude_deg), ...sun },
+    sun: sun && place.altitude_deg > 0 ? { place, ...sun } : undefined,
+    // A clear sky draws on the roof by night alone.
+    clearNight: scene.conditions.clearNight === true && place.altitude_deg <= 0,
   };
   const now: Scene = { ...scene, conditions };
   return livingBalance(now, skyOver(scene.network.faces, conditions, scene.constants)).drive;
 }
 
-/** When each compartment is warmest, and how far it swings beside the air outside (1: as far). */
-export function warmestHours(
-  hours: readonly DayHour[],
-): { hour: number; inside_C: number; swings: number }[] {
-  const outside = spanOf(hours.map(({ outside_C }) => outside_C));
+/** When each compartment is warmest, and how warm. */
+export function warmestHours(hours: readonly DayHour[]): { hour: number; inside_C: number }[] {
   return (hours[0]?.inside_C ?? []).map((_, room) => {
     const inside = hours.map(({ inside_C }) => inside_C[room] ?? 0);
     const inside_C = Math.max(...inside);
-    return {
-      hour: hours[inside.indexOf(inside_C)]?.hour ?? 0,
-      inside_C,
-      swings: outside > 0 ? spanOf(inside) / outside : 0,
-    };
+    return { hour: hours[inside.indexOf(inside_C)]?.hour ?? 0, inside_C };
   });
 }
-const spanOf = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);

@@ -1,6 +1,7 @@
 import { flowAt } from '../air/flow.ts';
 import { saturation, vapour } from '../air/moisture.ts';
 import type { Constants } from '../constants/registry.ts';
+import { shareBetween } from '../numbers.ts';
 import { type ClusterRoom, clusterArea } from './clusterShape.ts';
 
 /** What bees of an open room do about its warmth, in the order from cold to hot. */
@@ -33,6 +34,7 @@ export interface Regulated {
   share: number;
 }
 
+/** Heat that evaporating a kilogram of water takes, at some 35 °C (handbook 3). */
 const WATER_JKG = 2.4e6;
 const SECONDS_AN_HOUR = 3_600;
 
@@ -50,12 +52,12 @@ export function regulate(bees: Regulating, air_C: number, constants: Constants):
   const least_W = restingHeat(bees, constants) * bees_kg;
   const heat_W =
     bees.spends_Wkg === undefined ? Math.max(least_W, Math.min(asked_W, means_W)) : bees.spends_Wkg * bees_kg;
-  const fanning = between(air_C, constants.broodNest_C, constants.fanning_C);
-  const carrying = between(air_C, constants.fanning_C, (constants.fanning_C + constants.danger_C) / 2);
+  const fanning = shareBetween(air_C, constants.broodNest_C, constants.fanning_C);
+  const carrying = shareBetween(air_C, constants.fanning_C, (constants.fanning_C + constants.danger_C) / 2);
   const fans_m3s = (fanning * constants.fans_LsKg * bees_kg) / 1_000;
   const water_kgs = Math.min(
     (carrying * constants.carriesWater_kghKg * bees_kg) / SECONDS_AN_HOUR,
-    carrying > 0 ? airTakesUp(bees, air_C, fans_m3s) : 0,
+    carrying > 0 ? airTakesUp(bees, air_C, fans_m3s, constants) : 0,
   );
   return {
     heat_W,
@@ -76,24 +78,28 @@ export function regulate(bees: Regulating, air_C: number, constants: Constants):
   }
 }
 
-/** Water that the air through the room can take up, in kg/s: not more than leaves it all but saturated. */
-function airTakesUp({ outside_C, outside_RH, factor }: Regulating, air_C: number, fans_m3s: number): number {
+/** Water that the air through the room can take up, in kg/s, until it is so full as it gets (`airFills`). */
+function airTakesUp(
+  { outside_C, outside_RH, factor }: Regulating,
+  air_C: number,
+  fans_m3s: number,
+  constants: Constants,
+): number {
   const flow_m3s = fans_m3s + flowAt(factor, outside_C, USUAL_RISE_K);
   const room_kgm3 =
-    vapour(ALL_BUT_SATURATED * saturation(air_C), air_C) -
+    vapour(constants.airFills * saturation(air_C), air_C) -
     vapour(outside_RH * saturation(outside_C), outside_C);
   return Math.max(0, flow_m3s * room_kgm3);
 }
-const ALL_BUT_SATURATED = 0.9;
 /** By which air goes through beside what they fan; it is the lesser part. */
 const USUAL_RISE_K = 5;
 
 /** W/kg of bees that nothing asks more of: as little as a cluster's in the cold, by their mood where they are about. */
 function restingHeat({ outside_C, mood_Wkg }: Regulating, constants: Constants): number {
-  const about = between(outside_C, constants.clusters_C, constants.about_C);
-  return constants.least_Wkg + about * Math.max(0, mood_Wkg - constants.least_Wkg);
+  const { least_Wkg } = constants;
+  return least_Wkg + aboutShare(outside_C, constants) * Math.max(0, mood_Wkg - least_Wkg);
 }
 
-/** From 0 at one temperature to 1 at the other. */
-const between = (value: number, from: number, to: number): number =>
-  Math.min(1, Math.max(0, (value - from) / (to - from)));
+/** How many of the bees are about and not clustered, by the air outside: from none to all. */
+export const aboutShare = (outside_C: number, { clusters_C, about_C }: Constants): number =>
+  shareBetween(outside_C, clusters_C, about_C);

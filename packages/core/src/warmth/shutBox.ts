@@ -103,10 +103,13 @@ const driveOf = ({ outside_C, outer_K, spaces }: ShutBox): Drive => ({
 
 /** Carbon dioxide above which a colony fans and stirs, and towards which it is harmed, in per cent. */
 export const BREATH_LIMITS_PCT = [4, 8] as const;
-export const breathIn = (
-  volume_m3: number,
-  bees_kg: number,
-  heat_Wkg: number,
-  flow_m3s: number,
-): BreathAnswer =>
-  breath({ volume_m3, bees_kg, heat_Wkg, flow_m3s, hours: SHUT_HOURS, limits_pct: [...BREATH_LIMITS_PCT] });
+/** The air of a room whose bees give so much heat, in W: what they breathe out goes by that alone. */
+export const breathIn = (volume_m3: number, heat_W: number, flow_m3s: number): BreathAnswer =>
+  breath({
+    volume_m3,
+    bees_kg: 1,
+    heat_Wkg: heat_W,
+    flow_m3s,
+    hours: SHUT_HOURS,
+    limits_pct: [...BREATH_LIMITS_PCT],
+  });

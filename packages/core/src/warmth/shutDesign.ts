@@ -18,7 +18,7 @@ import { breathIn, type ShutBox, type ShutCourse, shutAtLast, shutCourses } from
 /** A design shut as it is asked about, all its compartments at once: bees with brood hold it when it begins, the rest is as warm as it was. */
 export function shutBoxOf(scene: Scene, { sky, at, bees }: AtRest, wider = 1): ShutBox {
   const { network, living, conditions, constants } = scene;
-  const { outside_C, heat_Wkg, brood, shutOn = 'closed' } = conditions;
+  const { outside_C, brood, shutOn = 'closed' } = conditions;
   const homeOf = homesOf(scene);
   const factors = new Map(
     living.map((each) => [
@@ -43,10 +43,7 @@ export function shutBoxOf(scene: Scene, { sky, at, bees }: AtRest, wider = 1): S
       const home = homeOf(like);
       return {
         id,
-        // Bees that hold themselves warm go on with it.
-        heat_W:
-          (sky.through_W.get(id) ?? 0) +
-          (home ? Math.max(beesOf(home, scene) * heat_Wkg, bees.get(home)?.heat_W ?? 0) : 0),
+        heat_W: (sky.through_W.get(id) ?? 0) + (home ? shutHeat(home, scene, bees) : 0),
         capacity_JK: storedIn(like, home, scene),
         factor: home ? (factors.get(home) ?? 0) : 0,
         start_C: home && brood ? Math.max(constants.broodNest_C, outside_C) : (at.get(like) ?? outside_C),
@@ -55,11 +52,15 @@ export function shutBoxOf(scene: Scene, { sky, at, bees }: AtRest, wider = 1): S
   };
 }
 
+/** What bees give shut in, in W: by their mood, and those that hold themselves warm go on with it. */
+const shutHeat = (home: Compartment, scene: Scene, bees: AtRest['bees']): number =>
+  Math.max(beesOf(home, scene) * scene.conditions.heat_Wkg, bees.get(home)?.heat_W ?? 0);
+
 export type ShutRoom = ShutCourse & { breath: BreathAnswer };
 
 /** How each compartment fares, shut with all the others. */
 export function shutRooms(scene: Scene, rest: AtRest): (each: Compartment) => ShutRoom {
-  const { conditions, constants } = scene;
+  const { constants } = scene;
   const limits_C = [constants.fanning_C, constants.danger_C, constants.slump_C];
   const courses = shutCourses(shutBoxOf(scene, rest), limits_C, constants);
   return (each) => {
@@ -68,7 +69,7 @@ export function shutRooms(scene: Scene, rest: AtRest): (each: Compartment) => Sh
     const { flow_m3s } = course;
     return {
       ...course,
-      breath: breathIn(freeAir_m3(each, scene), beesOf(each, scene), conditions.heat_Wkg, flow_m3s),
+      breath: breathIn(freeAir_m3(each, scene), shutHeat(each, scene, rest.bees), flow_m3s),
     };
   };
 }

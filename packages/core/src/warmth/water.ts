@@ -4,7 +4,7 @@ import type { Constants } from '../constants/registry.ts';
 import { kgOfHeat } from '../winter/cluster.ts';
 import type { Conditions } from './conditions.ts';
 import type { HeatFace } from './network.ts';
-import type { Regulated } from './regulation.ts';
+import { aboutShare, type Regulated } from './regulation.ts';
 import type { Sky } from './sky.ts';
 import { innerSurface } from './warmth.ts';
 
@@ -20,7 +20,12 @@ export interface WaterSurface {
   surface_C: number;
   wet: boolean;
 }
-export type RoomWater = MoistureAnswer & { verdict: WaterVerdict; surfaces: readonly WaterSurface[] };
+export type RoomWater = MoistureAnswer & {
+  verdict: WaterVerdict;
+  surfaces: readonly WaterSurface[];
+  /** True where water would form, and bees that are about fan it out. */
+  fannedOut: boolean;
+};
 
 interface Breathed {
   inside_C: number;
@@ -57,17 +62,19 @@ export function waterIn(
       constants,
     );
   const alone = ask(0);
-  const about = Math.min(
-    1,
-    Math.max(0, (outside_C - constants.clusters_C) / (constants.about_C - constants.clusters_C)),
-  );
+  const about = aboutShare(outside_C, constants);
   const answer =
     alone.wettest === null || about === 0 ? alone : ask((about * constants.fans_LsKg * bees_kg) / 1_000);
   const surfaces = coldest.map((each) => ({
     ...each,
     wet: answer.wettest !== null && each.surface_C <= answer.dewPoint_C + WETS_K,
   }));
-  return { ...answer, surfaces, verdict: verdictOf(answer, surfaces) };
+  return {
+    ...answer,
+    surfaces,
+    verdict: verdictOf(answer, surfaces),
+    fannedOut: alone.wettest !== null && answer.wettest === null,
+  };
 }
 const SECONDS_A_DAY = 86_400;
 /** Surfaces alike are wet alike. */

@@ -27,6 +27,20 @@ describe('a whole box', () => {
     );
   });
 
+  it('breathes by the heat that warms it: where they work harder than their mood, the air is spoilt the sooner', () => {
+    const cold = usualConditions({ outside_C: -20, bees: 'calm', brood: true });
+    for (const { bees, bees_kg, shut } of boxPhysics(familyDesign('fourWay'), cold).compartments) {
+      expect(bees.heat_W / bees_kg).toBeGreaterThan(cold.heat_Wkg);
+      // A mole of 0.02405 m³ for each 467.5 kJ, into what air goes through at last.
+      if (shut.flow_m3s > 0)
+        expect(shut.breath.steady_pct).toBeCloseTo(
+          Math.min(21, 0.042 + (100 * bees.heat_W * 0.02405) / 467_500 / shut.flow_m3s),
+          6,
+        );
+      else expect(shut.breath.minutesTo[0]?.minutes).toBeGreaterThan(0);
+    }
+  });
+
   it('with more bees is never cooler, at rest or shut', () => {
     fc.assert(
       fc.property(asked, fc.double({ min: 0.1, max: 0.6, noNaN: true }), (air, kg) => {

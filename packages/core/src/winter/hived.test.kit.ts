@@ -18,22 +18,29 @@ export const knownOf = (content: DesignContent): Known => ({
   yards: new Set([YARD]),
 });
 
-/** Box `b` of that design, its front to the south, with colony `a` in its first room since June. */
-export function hived(content: DesignContent, queen = true): LogEvent[] {
+interface Hived {
+  box: string;
+  colony: string;
+  label: string;
+  east_m: number;
+}
+const FIRST: Hived = { box: 'b', colony: 'a', label: 'B1', east_m: 1 };
+
+/** A box of that design, its front to the south. */
+export const placed = ({ box, label, east_m }: Omit<Hived, 'colony'>): LogEvent[] => [
+  told('boxBuilt', '2026-04-01', { box, label, design: 'd', version: 1 }),
+  told('boxPlaced', '2026-04-02', { box, yard: YARD, stand: label, east_m, north_m: 1, bearing_deg: 180 }),
+];
+
+/** The same with a colony in its first room since June; box `b` with colony `a` where it is not said. */
+export function hived(content: DesignContent, queen = true, as = FIRST): LogEvent[] {
   const [room] = deriveBox(content).compartments;
+  const { box, colony } = as;
   return [
-    told('boxBuilt', '2026-04-01', { box: 'b', label: 'B1', design: 'd', version: 1 }),
-    told('boxPlaced', '2026-04-02', {
-      box: 'b',
-      yard: YARD,
-      stand: '1',
-      east_m: 1,
-      north_m: 1,
-      bearing_deg: 180,
-    }),
+    ...placed(as),
     told('stocked', '2026-06-01', {
-      box: 'b',
-      colony: 'a',
+      box,
+      colony,
       bays: [...(room?.bays ?? [])],
       frames: { sealedBrood: 2, stores: 2, drawn: 6 },
       shakes: 2,

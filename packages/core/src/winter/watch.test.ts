@@ -53,24 +53,7 @@ describe('a yard in winter', () => {
 
   it('of two who ask for the same names first whose winter is known', () => {
     const other = [
-      told('boxBuilt', '2026-04-01', { box: 'c', label: 'A0', design: 'd', version: 1 }),
-      told('boxPlaced', '2026-04-02', {
-        box: 'c',
-        yard: YARD,
-        stand: '2',
-        east_m: 3,
-        north_m: 1,
-        bearing_deg: 180,
-      }),
-      told('stocked', '2026-06-01', {
-        box: 'c',
-        colony: 'z',
-        bays: [...(room?.bays ?? [])],
-        frames: { sealedBrood: 2, stores: 2, drawn: 6 },
-        shakes: 2,
-        openBrood: false,
-        queen: 'laying',
-      }),
+      ...hived(content, true, { box: 'c', colony: 'z', label: 'A0', east_m: 3 }),
       told('strengthSeen', '2026-10-10', { box: 'c', colony: 'z', seams: SEAMS }),
     ];
     const on = '2027-01-20';

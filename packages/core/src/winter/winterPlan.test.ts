@@ -4,8 +4,9 @@ import { plusDays } from '../calendar/days.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { plannedOn } from '../yard/due/winterRules.ts';
 import { fold } from '../yard/fold.ts';
-import { told, YARD } from '../yard/story.test.kit.ts';
+import { told } from '../yard/story.test.kit.ts';
 import { warningsOf } from '../yard/warn/warnings.ts';
+import { placed } from './hived.test.kit.ts';
 import { AUDITS, begun, known, ON, room, scene, slots } from './preparation.test.kit.ts';
 
 describe('a plan', () => {
@@ -72,17 +73,7 @@ describe('a plan', () => {
 
   it('moved where it says, it is done; moved elsewhere, its frames are planned anew', () => {
     const moved = (to: { box: string; bays: string[] } | undefined) => {
-      const other = [
-        told('boxBuilt', '2026-04-01', { box: 'c', label: 'C1', design: 'd', version: 1 }),
-        told('boxPlaced', '2026-04-02', {
-          box: 'c',
-          yard: YARD,
-          stand: '2',
-          east_m: 3,
-          north_m: 1,
-          bearing_deg: 180,
-        }),
-      ];
+      const other = placed({ box: 'c', label: 'C1', east_m: 3 });
       const move = told('colonyMoved', '2026-10-09', {
         box: 'b',
         colony: 'a',
