@@ -9,6 +9,7 @@ const SCREENS = [
   '/bench/new',
   '/ledger',
   '/rounds',
+  '/rounds/week',
   '/winter',
   '/winter/sheet',
   '/nowhere',
