@@ -69,10 +69,8 @@ const shots: readonly Shot[] = [
     before: async (page) => {
       await design(/Three-way, ten-frame body/)(page);
       await page.getByRole('button', { name: 'Warmth', exact: true }).click();
-      await page
-        .getByText(/\d W\/K/)
-        .first()
-        .waitFor();
+      // Worked out beside the page.
+      await page.getByRole('row', { name: /^As drawn .*W\/K/ }).waitFor();
     },
   },
   {

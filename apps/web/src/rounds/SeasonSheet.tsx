@@ -13,7 +13,7 @@ const HEAD = 30;
 const ROW = 58;
 const ROOMS = 110;
 const LOTS = 64;
-const LOT_WIDTH = 88;
+const LOT_WIDTH = 80;
 const LOT_LANE = 36;
 
 interface SeasonSheetProps {
