@@ -100,7 +100,7 @@ export function createDemo(until: string): Demo {
   };
 }
 
-function build(
+export function build(
   seed: Seed,
   diary: Diary,
   plan: BoxPlan,

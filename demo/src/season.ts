@@ -46,6 +46,16 @@ export interface World {
   /** Weather of each yard by day. */
   weather: ReadonlyMap<string, ReadonlyMap<Day, WeatherDay>>;
   care: Care;
+  /** Of how many such places the rounds are. */
+  times?: number;
+  /** Whose bees and brood a place is stocked with, where that is written down. */
+  giverFor?: (place: Place, on: Day) => Bees;
+  /** The bees that keep queens until they are wanted. */
+  bank?: Bees;
+}
+interface Bees {
+  box: string;
+  colony: string;
 }
 
 /** A year's rounds, one after the other, into whatever places are free. */
@@ -57,11 +67,12 @@ export function runSeason(world: World, places: readonly Place[], year: number):
 function runRound(
   world: World,
   places: readonly Place[],
-  { donor, grafts }: RoundPlan,
+  { donor, grafts: usual }: RoundPlan,
   graftedOn: Day,
   number: number,
 ): void {
-  const { seed, diary, counts } = world;
+  const { seed, diary, counts, times = 1 } = world;
+  const grafts = usual * times;
   const round = seed.id();
   const accepted = Math.round(grafts * (0.62 + seed.random() * 0.24));
   diary.write('grafted', graftedOn, { round, number, donor, grafts }, { hour: 15 });
@@ -90,7 +101,7 @@ function runRound(
 /** Rounds are planned about a month ahead. */
 const PLANNED_AHEAD_D = 30;
 
-function stock({ seed, diary }: World, place: Place, on: Day): void {
+function stock({ seed, diary, giverFor }: World, place: Place, on: Day): void {
   const longAgo = daysBetween(place.freeOn, on) > 9;
   if (place.status !== 'empty' && !longAgo) return;
   const colony = place.status === 'empty' || !place.colony ? seed.id() : place.colony;
@@ -106,6 +117,7 @@ function stock({ seed, diary }: World, place: Place, on: Day): void {
       frames: { sealedBrood: 1, stores: 1, drawn: Math.max(0, place.frames - 2) },
       shakes: place.frames > 2 ? seed.between(1, 2) : 1,
       openBrood: seed.chance(0.12),
+      ...(giverFor && { giver: giverFor(place, on) }),
     },
     { hour: 18 },
   );
@@ -186,7 +198,7 @@ function fail({ diary }: World, place: Place, of: Of, reason: FailReason, on: Da
 
 const LAST_TAKEN = '08-05';
 
-function takeQueen({ seed, diary }: World, place: Place, of: Of, on: Day, pattern: number): void {
+function takeQueen({ seed, diary, bank }: World, place: Place, of: Of, on: Day, pattern: number): void {
   if (on.slice(5) > LAST_TAKEN) {
     place.freeOn = '9999-12-31'; // kept to the end of the season
     return;
@@ -199,7 +211,7 @@ function takeQueen({ seed, diary }: World, place: Place, of: Of, on: Day, patter
           ['bank', 3],
           ['colony', 2],
         ] as const);
-  diary.write('queenTaken', on, { ...of, to, beesRemain: true });
+  diary.write('queenTaken', on, { ...of, to, beesRemain: true, ...(to === 'bank' && bank && { bank }) });
   place.status = 'stocked';
   place.freeOn = on;
 }

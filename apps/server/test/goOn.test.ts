@@ -1,10 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import type { Entry } from '@yellow-cell/contract';
-import { bodiesOf, plusDays, seededRandom } from '@yellow-cell/core';
+import { bodiesOf, fold, plusDays, seededRandom, wholeIn } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { logEntries } from '../src/services/logEntries.ts';
 import { rebuild } from '../src/services/rebuild.ts';
 import { goOn } from '../src/services/refresh.ts';
+import { loadDesigns } from '../src/store/designs.ts';
+import { eventsAbout, subjectsOfKind } from '../src/store/events.ts';
+import { toldBoxes } from '../src/store/standing.ts';
+import { yardIds } from '../src/store/yards.ts';
 import { entry, freshServer, type Ground, ground, readRows } from './bench.test.kit.ts';
 
 let server: Awaited<ReturnType<typeof freshServer>>;
@@ -135,6 +139,58 @@ describe('going on from the boxes as they stand', () => {
     expect(live.event_to_settle?.length).toBeGreaterThan(10);
     await server.context.within((store) => rebuild(store, server.context.breeder));
     expect(await rows()).toEqual(live);
+  });
+
+  it.each([11, 12, 13, 14])(
+    'gives them too where entries arrive late, in any order, and some are taken back or put right (%i)',
+    async (seed) => {
+      const random = seededRandom(seed * 31);
+      const [built, placed, rest] = [0, 1, 2].map((part) =>
+        randomStory(seed).filter(
+          ({ kind }) => (kind === 'boxBuilt' ? 0 : kind === 'boxPlaced' ? 1 : 2) === part,
+        ),
+      ) as [Entry[], Entry[], Entry[]];
+      await logEntries(server.context, [...built, ...placed], true);
+      const arriving = rest
+        .map((each) => ({ each, at: random() }))
+        .sort((a, b) => a.at - b.at)
+        .map(({ each }) => each);
+      for (const [index, each] of arriving.entries()) {
+        await logEntries(server.context, [each], true);
+        const earlier = arriving[Math.floor(random() * index)];
+        if (!earlier || random() > 0.25) continue;
+        const again =
+          random() < 0.5
+            ? entry('withdrawn', '2026-07-01', {}, { corrects: earlier.id })
+            : ({ ...each, id: randomUUID(), corrects: earlier.id } as Entry);
+        await logEntries(server.context, [again], true);
+      }
+      const live = await rows();
+      await server.context.within((store) => rebuild(store, server.context.breeder));
+      expect(await rows()).toEqual(live);
+    },
+    60_000,
+  );
+
+  it('says what all boxes told together say', async () => {
+    const { state, boxes } = await server.context.within(async (store) => {
+      const ids = await subjectsOfKind(store, 'box');
+      const designs = await loadDesigns(store);
+      const known = {
+        designs: new Map(designs.map((design) => [design.id, design])),
+        yards: await yardIds(store),
+      };
+      return { state: fold(known, await eventsAbout(store, ids)), boxes: await toldBoxes(store, ids) };
+    });
+    expect(boxes.length).toBeGreaterThan(20);
+    for (const { box_id, told } of boxes)
+      expect(told, box_id).toEqual(JSON.parse(JSON.stringify(wholeIn(state, box_id))));
+    const settled = await server.context.within((store) =>
+      store.selectFrom('event_to_settle').select('event_id').distinct().execute(),
+    );
+    expect(new Set(settled.map(({ event_id }) => event_id))).toEqual(
+      new Set(state.toSettle.map(({ event }) => event.id)),
+    );
   });
 
   it('is refused for what is late, corrects, or is about a box that is not told yet', async () => {

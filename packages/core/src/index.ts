@@ -72,6 +72,7 @@ export { standardBody, standardDesign } from './box/standardDesign.ts';
 export { daylightHours } from './calendar/daylight.ts';
 export {
   type Day,
+  dayAt,
   dayOf,
   daysBetween,
   earlier,
@@ -302,6 +303,15 @@ export { winterEntries } from './winter/winterEntries.ts';
 export { winteringPlan, winteringProblems, winteringProgramme } from './winter/wintering.ts';
 export { type YardChoice, yardChoice } from './winter/yardOptions.ts';
 export { doing, type YardWay } from './winter/yardWay.ts';
+export {
+  type Apart,
+  type ApartOptions,
+  apart,
+  type Beside,
+  thingsOf,
+  type Whole,
+  wholeIn,
+} from './yard/apart.ts';
 export { type BoxView, boxViews, type CompartmentView, isDue } from './yard/boxView.ts';
 export { type CalendarEntry, calendarEntries, roundEntries } from './yard/calendarEntries.ts';
 export { clashesWith } from './yard/clash.ts';
@@ -335,6 +345,7 @@ export {
   manyRooms,
   nextMark,
 } from './yard/many/manyActs.ts';
+export { standingAmong } from './yard/order.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
 export { proposedRole, roleOf } from './yard/roles/roleOf.ts';
 export { metIn, raisesIn, roleName, roles, roleTable } from './yard/roles/roles.ts';

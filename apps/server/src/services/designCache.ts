@@ -24,6 +24,16 @@ export async function designsOf(store: Store, breeder: string, ids: readonly str
   );
 }
 
+export async function allDesigns(store: Store, breeder: string): Promise<Map<string, Design>> {
+  const ids = await store.selectFrom('design').select('id').execute();
+  const designs = await designsOf(
+    store,
+    breeder,
+    ids.map(({ id }) => id),
+  );
+  return new Map(designs.map((design) => [design.id, design]));
+}
+
 /** The same where names and newest versions are known already. */
 export async function knownDesigns(
   store: Store,

@@ -1,6 +1,7 @@
 import type { Entry, EventKind, LogEvent, PostedEntries, Problem, Subject } from '@yellow-cell/contract';
 import { subjectsOf } from '@yellow-cell/contract/subjects';
-import { futureProblem, ProblemsError } from '@yellow-cell/core';
+import { futureProblem, ProblemsError, thingsOf } from '@yellow-cell/core';
+import { boxesTold, boxesWith } from '../store/beside.ts';
 import type { Store } from '../store/database.ts';
 import { appendEvents, findEvents, saysTheSame } from '../store/events.ts';
 import { Conflict } from './conflict.ts';
@@ -116,9 +117,9 @@ async function refreshFor(
   events: readonly LogEvent[],
 ): Promise<PostedEntries['toSettle']> {
   if (events.length === 0) return [];
-  const { toSettle } =
+  const unsettled =
     (await goOn(store, breeder, events)) ?? (await refresh(store, breeder, await touchedBy(store, events)));
-  return toSettle.map(({ event, sentence }) => ({ id: event.id, sentence }));
+  return unsettled.map(({ event, sentence }) => ({ id: event.id, sentence }));
 }
 
 /** All that these events correct, and what that corrected in its turn: an undo of an undo touches what was undone first. */
@@ -149,8 +150,14 @@ async function touchedBy(store: Store, events: readonly LogEvent[]): Promise<Tou
         .filter(({ kind }) => isMeant(kind))
         .flatMap(({ subjects }) => subjects.filter(({ kind }) => kind === 'yard').map(({ id }) => id)),
     );
+  // Boxes too that its things are told of, or were told with what is corrected.
+  const things = await boxesWith(store, events.flatMap(thingsOf));
+  const before = await boxesTold(
+    store,
+    corrected.map(({ id }) => id),
+  );
   return {
-    boxes: ids('box'),
+    boxes: new Set([...ids('box'), ...things.map(({ box }) => box), ...before]),
     rounds: ids('round'),
     yards: yardsOf((kind) => kind === 'weatherRecorded'),
     seasons: yardsOf((kind) => SEASON_KINDS.includes(kind)),

@@ -22,6 +22,8 @@ import {
   later,
   outcomeOf,
   type Weather,
+  type Whole,
+  wholeIn,
   type YardState,
 } from '@yellow-cell/core';
 import type { ReckonedRows } from '../store/readTables.ts';
@@ -30,6 +32,8 @@ import type { ReadRows, RoundInsert, WeatherInsert } from '../store/tables.ts';
 /** What the state of some boxes says, as rows of the read tables. */
 export interface Told {
   breeder: string;
+  /** Boxes whose rows are replaced, those too of which nothing can be told. */
+  boxes: ReadonlySet<string>;
   state: YardState;
   known: Known;
   constantsFor: (box: BoxState) => Constants;
@@ -47,7 +51,7 @@ export const lastOf = (events: readonly (Entry | LogEvent)[]): Entry[] =>
 export function rowsOf(told: Told): ReadRows {
   const { breeder: breeder_id, state, recentOf } = told;
   const boxes = [...state.boxes.values()].map((box): ReadRows['boxes'][number] => {
-    const whole = wholeOf(state, box);
+    const whole = wholeIn(state, box.id) as Whole;
     const { recent, lastAt } = recentOf(box.id);
     return {
       breeder_id,
@@ -68,12 +72,12 @@ export function rowsOf(told: Told): ReadRows {
   const queens = [...state.queens.values()]
     .filter((queen) => state.boxes.has(queen.box))
     .map((queen) => queenRow(breeder_id, queen));
-  const toSettle = toSettleRows(breeder_id, state, (subject) => subject.kind === 'box');
+  const toSettle = toSettleRows(breeder_id, state, ({ kind, id }) => kind === 'box' && told.boxes.has(id));
   return { boxes, queens, toSettle, ...reckonedRows(told) };
 }
 
 /** What hangs on weather and figures beside the state itself: work that is due, and by when attempts have failed. */
-export function reckonedRows(told: Omit<Told, 'recentOf'>): ReckonedRows {
+export function reckonedRows(told: Omit<Told, 'recentOf' | 'boxes'>): ReckonedRows {
   const { breeder: breeder_id, state, known, constantsFor } = told;
   const rows: ReckonedRows = { compartments: [], attempts: [], due: [] };
   for (const box of state.boxes.values()) {
@@ -135,53 +139,11 @@ function homesOf({ subjects }: LogEvent): Subject[] {
   return boxes.length > 0 ? boxes : subjects;
 }
 
-/** All that the fold knows of one box, to go on telling from. */
-function wholeOf(
-  { colonies, attempts, queens, frames }: YardState,
-  box: BoxState,
-): Omit<BoxStanding, 'recent'> {
-  const own = inOrder(
-    colonies,
-    ({ stockedOn }) => stockedOn,
-    (colony) => colony.box === box.id,
-  );
-  const holds = new Set(own.flatMap(({ attempt }) => attempt ?? []));
-  return {
-    box,
-    colonies: own,
-    attempts: inOrder(
-      attempts,
-      ({ givenOn }) => givenOn,
-      (attempt) => attempt.box === box.id || holds.has(attempt.id),
-    ),
-    queens: inOrder(
-      queens,
-      ({ since }) => since,
-      (queen) => queen.box === box.id,
-    ),
-    frames: inOrder(
-      frames,
-      ({ since }) => since,
-      ({ at, out }) => (at ?? out?.from)?.box === box.id,
-    ),
-  };
-}
-
-/** By day and id: the same things are kept in the same order, however their story was told. */
-function inOrder<T extends { id: string }>(
-  things: ReadonlyMap<string, T>,
-  dayOf: (thing: T) => string,
-  isOwn: (thing: T) => boolean,
-): T[] {
-  const key = (thing: T): string => `${dayOf(thing)} ${thing.id}`;
-  return [...things.values()].filter(isOwn).sort((a, b) => (key(a) < key(b) ? -1 : 1));
-}
-
 /** Colonies that were lost are shown for so long beside what came after them: winter's losses are counted in summer. */
 const LOST_SHOWN_D = 365;
 
 /** What screens show of it: who lives there, who was there last where nobody does, and whom a winter took. */
-function shownOf({ box, colonies, attempts, queens, frames }: Omit<BoxStanding, 'recent'>) {
+function shownOf({ box, colonies, attempts, queens, frames }: Whole) {
   const lastThere = new Map<string, Colony>();
   for (const colony of colonies) for (const bay of colony.bays) lastThere.set(bay, colony);
   const last = colonies.reduce<string>((day, { since }) => later(day, since), '');

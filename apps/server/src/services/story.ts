@@ -17,7 +17,7 @@ export interface Touched {
 export const SEASON_KINDS: readonly EventKind[] = ['bloomSeen', 'trialBegun', 'trialEnded'];
 
 /** Kinds that tell of a round, and of no box. */
-const ROUND_KINDS: readonly EventKind[] = [
+export const ROUND_KINDS: readonly EventKind[] = [
   'roundPlanned',
   'roundDropped',
   'grafted',
@@ -53,7 +53,7 @@ export async function storyOf(store: Store, touched: Touched): Promise<Story> {
   return { events: all, boxes: [...boxes], designIds: designIdsOf(all) };
 }
 
-function subjectIds(events: readonly LogEvent[], wanted: Subject['kind']): string[] {
+export function subjectIds(events: readonly LogEvent[], wanted: Subject['kind']): string[] {
   return [
     ...new Set(
       events.flatMap(({ subjects }) => subjects.filter(({ kind }) => kind === wanted).map(({ id }) => id)),

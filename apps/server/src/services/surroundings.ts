@@ -6,9 +6,11 @@ import {
   defaultConstants,
   type Known,
   plusDays,
+  type Whole,
+  type YardState,
 } from '@yellow-cell/core';
 import type { Store } from '../store/database.ts';
-import { aroundTold, type ToldRow } from '../store/standing.ts';
+import { aroundTold } from '../store/standing.ts';
 import type { ReadRows } from '../store/tables.ts';
 import { knownDesigns } from './designCache.ts';
 
@@ -30,10 +32,9 @@ type Happened = Pick<LogEvent, 'occurredAt'> & Partial<Pick<LogEvent, 'subjects'
 export async function surroundings(
   store: Store,
   breeder: string,
-  rows: readonly Pick<ToldRow, 'box_id' | 'told'>[],
+  told: readonly Whole[],
   events: readonly Happened[],
 ): Promise<Surroundings> {
-  const told = rows.map((row) => row.told);
   const attempts = told.flatMap((each) => each.attempts);
   const days = [
     ...attempts.map(({ givenOn }) => givenOn),
@@ -46,7 +47,7 @@ export async function surroundings(
     ),
   ];
   const around = await aroundTold(store, {
-    boxes: rows.map(({ box_id }) => box_id),
+    boxes: told.map(({ box }) => box.id),
     designs: [...new Set(told.map(({ box }) => box.design))],
     yards: [...new Set(told.flatMap(({ box }) => box.place?.yard ?? []))],
     rounds: [...new Set(rounds)],
@@ -67,6 +68,23 @@ export async function surroundings(
     rounds: new Map(around.rounds.map((round) => [round.id, round])),
     weather,
     toSettle: around.toSettle,
+  };
+}
+
+/** What is told of some boxes, with what is around them, as the state that rows are made from. */
+export function stateOf(told: readonly Whole[], { rounds, weather }: Surroundings): YardState {
+  const byId = <T extends { id: string }>(list: readonly T[]) => new Map(list.map((one) => [one.id, one]));
+  return {
+    boxes: byId(told.map(({ box }) => box)),
+    colonies: byId(told.flatMap(({ colonies }) => colonies)),
+    attempts: byId(told.flatMap(({ attempts }) => attempts)),
+    queens: byId(told.flatMap(({ queens }) => queens)),
+    frames: byId(told.flatMap(({ frames }) => frames)),
+    rounds,
+    weather,
+    trials: new Map(),
+    story: [],
+    toSettle: [],
   };
 }
 

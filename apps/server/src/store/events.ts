@@ -44,6 +44,21 @@ export async function eventsAbout(
   return rows.map(eventOf);
 }
 
+/** Every event about these boxes, or that was told with one of them. */
+export async function eventsOfBoxes(store: Store, boxes: readonly string[]): Promise<LogEvent[]> {
+  if (boxes.length === 0) return [];
+  const rows = await withSubjects(store)
+    .where('event.id', 'in', (eb) =>
+      eb
+        .selectFrom('event_subject')
+        .select('event_id')
+        .where('subject_id', 'in', boxes)
+        .union(eb.selectFrom('box_beside').select('event_id').where('box_id', 'in', boxes)),
+    )
+    .execute();
+  return rows.map(eventOf);
+}
+
 /** Ids of everything of a kind that the log speaks of. */
 export async function subjectsOfKind(store: Store, kind: Subject['kind']): Promise<string[]> {
   const rows = await store
@@ -53,6 +68,28 @@ export async function subjectsOfKind(store: Store, kind: Subject['kind']): Promi
     .where('kind', '=', kind)
     .execute();
   return rows.map(({ subject_id }) => subject_id);
+}
+
+/** All entries that correct others. */
+export async function correctingEvents(store: Store): Promise<LogEvent[]> {
+  return (await withSubjects(store).where('event.corrects', 'is not', null).execute()).map(eventOf);
+}
+
+/** The whole log in its order, page by page: by when it happened, then device, its own count, and id, as the fold has it. */
+export async function* eventPages(store: Store, atOnce: number): AsyncGenerator<LogEvent[]> {
+  await sql`declare log_pages no scroll cursor for
+    select event.*, about.subjects from event
+    join (select event_id, json_agg(json_build_object('kind', kind, 'id', subject_id)) as subjects
+      from event_subject group by event_id) about on about.event_id = event.id
+    order by occurred_at, device collate "C", device_seq, id`.execute(store);
+  for (;;) {
+    const { rows } = await sql<RowWithSubjects>`fetch ${sql.raw(String(atOnce))} from log_pages`.execute(
+      store,
+    );
+    if (rows.length === 0) break;
+    yield rows.map(eventOf);
+  }
+  await sql`close log_pages`.execute(store);
 }
 
 function withSubjects(store: Store) {

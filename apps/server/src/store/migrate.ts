@@ -6,6 +6,7 @@ import * as standing from './migrations/003-standing.ts';
 import * as safeGround from './migrations/004-safe-ground.ts';
 import * as rounds from './migrations/005-rounds.ts';
 import * as due from './migrations/006-due.ts';
+import * as beside from './migrations/007-beside.ts';
 
 /** Forward only, in this order; a landed migration is never edited. */
 const migrations: Record<string, Migration> = {
@@ -15,6 +16,7 @@ const migrations: Record<string, Migration> = {
   '004-safe-ground': safeGround,
   '005-rounds': rounds,
   '006-due': due,
+  '007-beside': beside,
 };
 
 export const latestMigration = Object.keys(migrations).at(-1) ?? '';

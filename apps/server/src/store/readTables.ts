@@ -9,7 +9,13 @@ const ROWS_AT_ONCE = 2_000;
 const BOX_TABLES = ['box_state', 'compartment_state', 'attempt_state', 'queen_state', 'due_state'] as const;
 
 /** All that is made from the log, and can be made from it again. */
-export const READ_TABLES = [...BOX_TABLES, 'event_to_settle', 'round_state', 'weather_day'] as const;
+export const READ_TABLES = [
+  ...BOX_TABLES,
+  'box_beside',
+  'event_to_settle',
+  'round_state',
+  'weather_day',
+] as const;
 
 /** What is reckoned from weather and figures, beside what is told of the boxes themselves. */
 const RECKONED_TABLES = ['compartment_state', 'attempt_state', 'due_state'] as const;
@@ -17,14 +23,22 @@ const RECKONED_TABLES = ['compartment_state', 'attempt_state', 'due_state'] as c
 /** Replaces all that the read tables say of these boxes. */
 export async function replaceBoxRows(store: Store, boxes: readonly string[], rows: ReadRows): Promise<void> {
   await replaceToSettle(store, boxes, rows.toSettle);
-  await replaceIn(store, BOX_TABLES, boxes, {
-    box_state: rows.boxes,
-    compartment_state: rows.compartments,
-    attempt_state: rows.attempts,
-    queen_state: rows.queens,
-    due_state: rows.due,
-  });
+  await replaceIn(store, BOX_TABLES, boxes, byTable(rows));
 }
+
+/** Adds all that the read tables say of boxes of which they say nothing yet. */
+export async function fillBoxRows(store: Store, rows: ReadRows): Promise<void> {
+  await replaceToSettle(store, [], rows.toSettle);
+  await fillIn(store, BOX_TABLES, byTable(rows));
+}
+
+const byTable = (rows: ReadRows) => ({
+  box_state: rows.boxes,
+  compartment_state: rows.compartments,
+  attempt_state: rows.attempts,
+  queen_state: rows.queens,
+  due_state: rows.due,
+});
 
 export type ReckonedRows = Pick<ReadRows, 'compartments' | 'attempts' | 'due'>;
 
@@ -53,6 +67,14 @@ async function replaceIn<Table extends string>(
       sql`${sql.ref(`${table}_gone`)} as (delete from ${sql.table(table)} where box_id = any(${boxes}::uuid[]))`,
   );
   await sql`with ${sql.join(clear)} select 1`.execute(store);
+  await fillIn(store, tables, rows);
+}
+
+async function fillIn<Table extends string>(
+  store: Store,
+  tables: readonly Table[],
+  rows: Readonly<Record<Table, readonly object[]>>,
+): Promise<void> {
   const most = Math.max(...tables.map((table) => rows[table].length));
   for (let at = 0; at < most; at += ROWS_AT_ONCE) {
     const fill = tables.flatMap((table) => {

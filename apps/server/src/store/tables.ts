@@ -20,6 +20,7 @@ export interface Tables {
   round_state: RoundStateTable;
   weather_day: WeatherDayTable;
   event_to_settle: EventToSettleTable;
+  box_beside: BoxBesideTable;
   queen_state: QueenStateTable;
   due_state: DueStateTable;
   sensor_reading: SensorReadingTable;
@@ -155,6 +156,13 @@ export interface EventToSettleTable extends Owned {
   sentence: string;
 }
 
+export interface BoxBesideTable extends Owned {
+  event_id: string;
+  box_id: string;
+  before: Stored<object> | null;
+  sign: string;
+}
+
 export interface QueenStateTable extends Owned {
   queen_id: string;
   box_id: string;
@@ -202,5 +210,6 @@ export type ReadRows = {
   due: Insertable<DueStateTable>[];
   toSettle: Insertable<EventToSettleTable>[];
 };
+export type BesideInsert = Insertable<BoxBesideTable>;
 export type RoundInsert = Insertable<RoundStateTable>;
 export type WeatherInsert = Insertable<WeatherDayTable>;

@@ -26,16 +26,22 @@ const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
  * undone; one that is corrected again still keeps out what it replaced. A correction by a device whose clock ran wild corrects nothing until a person has settled it.
  */
 export function effective(events: readonly LogEvent[]): TimedEvent[] {
+  const stands = standingAmong(events);
+  return events
+    .filter(stands)
+    .map((event) => ({ event, at: Date.parse(event.occurredAt) }))
+    .sort(byOccurrence);
+}
+
+/** Whether an event tells its story, by all that correct something: those may be given alone. */
+export function standingAmong(events: readonly LogEvent[]): (event: LogEvent) => boolean {
   const correctors = new Map<string, LogEvent[]>();
   for (const event of events) {
     if (event.corrects && !clockProblem(event))
       correctors.set(event.corrects, [...(correctors.get(event.corrects) ?? []), event]);
   }
   const stands = standingBy(correctors);
-  return events
-    .filter((event) => (event.kind !== 'withdrawn' || clockProblem(event)) && stands(event))
-    .map((event) => ({ event, at: Date.parse(event.occurredAt) }))
-    .sort(byOccurrence);
+  return (event) => (event.kind !== 'withdrawn' || clockProblem(event) !== undefined) && stands(event);
 }
 
 function standingBy(correctors: ReadonlyMap<string, readonly LogEvent[]>): (event: LogEvent) => boolean {
