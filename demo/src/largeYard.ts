@@ -25,7 +25,7 @@ const SEED = 77;
 /** A row has about three times the places of the demo's rounds. */
 const TIMES = 3;
 /** How often a comb of the giver's goes along with her bees. */
-const COMB_GIVEN = 0.3;
+const COMB_GIVEN = 0.5;
 const NOTED = 0.04;
 
 export function largeYard(until: string, years: number): LargeYard {
@@ -64,7 +64,10 @@ export function largeYard(until: string, years: number): LargeYard {
       const [bank] = Array.from({ length: ROW.banks }, () => settled(own, diary, boxes('bank', true)));
       const giverFor = (place: Place, on: Day) => {
         const giver = givers[own.between(0, givers.length - 1)] as Settled;
-        if (own.chance(COMB_GIVEN)) giveComb(own, diary, care, giver, place, on);
+        if (giver.combOn !== on && own.chance(COMB_GIVEN)) {
+          giver.combOn = on;
+          giveComb(own, diary, care, giver, place, on);
+        }
         return { box: giver.box, colony: giver.colony };
       };
       const world = {
@@ -90,7 +93,8 @@ export function largeYard(until: string, years: number): LargeYard {
   };
 }
 
-type Settled = Place & { colony: string };
+/** Bees that stay; the giver of a day's comb gives no other on it. */
+type Settled = Place & { colony: string; combOn?: Day };
 
 function builder(
   seed: Seed,

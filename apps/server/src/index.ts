@@ -1,12 +1,13 @@
 export { buildApp } from './app.ts';
-export { BREEDERS, openContext, prepare } from './prepare.ts';
+export { BREEDERS, HOME_BREEDER, openContext, prepare } from './prepare.ts';
 export { backup } from './services/archive/backup.ts';
 export { restore } from './services/archive/restore.ts';
 export { realClock } from './services/clock.ts';
 export type { Context } from './services/context.ts';
 export { rebuild } from './services/rebuild.ts';
 export { boxPage, boxPageQuery } from './store/boxes.ts';
-export { type Database, openDatabase } from './store/database.ts';
+export { asBreeder, type Database, openDatabase } from './store/database.ts';
+export { appendEvents } from './store/events.ts';
 export { latestMigration, migrate, migrationLevel } from './store/migrate.ts';
 export { READ_TABLES } from './store/readTables.ts';
 export { shownBoxQuery, shownDueQuery, shownPageQuery } from './store/standing.ts';

@@ -11,7 +11,7 @@ import { asBreeder, type Database } from './store/database.ts';
 import { migrate } from './store/migrate.ts';
 
 /** The breeder of a database that was started empty. */
-const HOME_BREEDER = 'a0000000-0000-4000-8000-000000000001';
+export const HOME_BREEDER = 'a0000000-0000-4000-8000-000000000001';
 /** All whom this program knows, until there are accounts. */
 export const BREEDERS: readonly string[] = [DEMO_BREEDER, HOME_BREEDER];
 const EMPTY_SETTINGS = { person: 'Breeder', measures: METRIC, constants: {} } as const;

@@ -145,10 +145,9 @@ describe('going on from the boxes as they stand', () => {
     'gives them too where entries arrive late, in any order, and some are taken back or put right (%i)',
     async (seed) => {
       const random = seededRandom(seed * 31);
+      const story = randomStory(seed);
       const [built, placed, rest] = [0, 1, 2].map((part) =>
-        randomStory(seed).filter(
-          ({ kind }) => (kind === 'boxBuilt' ? 0 : kind === 'boxPlaced' ? 1 : 2) === part,
-        ),
+        story.filter(({ kind }) => (kind === 'boxBuilt' ? 0 : kind === 'boxPlaced' ? 1 : 2) === part),
       ) as [Entry[], Entry[], Entry[]];
       await logEntries(server.context, [...built, ...placed], true);
       const arriving = rest

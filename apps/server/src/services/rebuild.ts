@@ -1,5 +1,6 @@
-import { apart, dayAt, standingAmong, type Whole } from '@yellow-cell/core';
-import { addBeside, allBoxesWith } from '../store/beside.ts';
+import type { LogEvent } from '@yellow-cell/contract';
+import { type ApartOptions, apart, dayAt, standingAmong, type Whole } from '@yellow-cell/core';
+import { addBeside } from '../store/beside.ts';
 import { markFolded } from '../store/breeders.ts';
 import type { Store } from '../store/database.ts';
 import { correctingEvents, eventPages, lockLog, subjectsOfKind } from '../store/events.ts';
@@ -7,7 +8,7 @@ import { clearReadTables, fillBoxRows } from '../store/readTables.ts';
 import { yardIds } from '../store/yards.ts';
 import { allDesigns } from './designCache.ts';
 import { refreshAround } from './refresh.ts';
-import { newRecent, type Recent, sign, toldBefore, type Unsettled } from './retell.ts';
+import { newRecent, type Recent, sign, type Unsettled } from './retell.ts';
 import { rowsOf } from './rows.ts';
 import { stateOf, surroundings } from './surroundings.ts';
 
@@ -36,10 +37,11 @@ export async function rebuild(
 /** Tells the whole log once, in its order, each box apart; only what boxes are like at the end is held in memory. */
 async function tellAll(store: Store, breeder: string, tell: (done: number) => void): Promise<number> {
   const known = { designs: await allDesigns(store, breeder), yards: await yardIds(store) };
+  const together = toldTogether();
   const run = apart({
     known,
     isOwn: () => true,
-    boxesWith: toldBefore(await allBoxesWith(store)),
+    boxesWith: together.boxesWith,
     besideOf: () => undefined,
     sign,
   });
@@ -47,17 +49,24 @@ async function tellAll(store: Store, breeder: string, tell: (done: number) => vo
   const recent = newRecent();
   const toSettle: Unsettled[] = [];
   let done = 0;
+  let kept: Promise<void> = Promise.resolve();
   for await (const events of eventPages(store, EVENTS_AT_ONCE)) {
+    let seen = 0;
     for (const event of events) {
+      // What happened at the same moment counts too, as where one box is told anew.
+      for (; (events[seen]?.occurredAt ?? '~') <= event.occurredAt; seen++)
+        together.add(events[seen] as LogEvent);
       if (!stands(event)) continue;
       const sentence = run.tell(event, dayAt(Date.parse(event.occurredAt), event.zone));
       if (sentence === undefined) recent.add(event);
       else toSettle.push({ event, sentence });
     }
-    await addBeside(store, breeder, run.beside.splice(0));
+    await kept;
+    kept = addBeside(store, breeder, run.beside.splice(0));
     done += events.length;
     tell(done);
   }
+  await kept;
   const boxes = [...run.told];
   for (let at = 0; at < boxes.length; at += BOXES_AT_ONCE) {
     const some = new Set(boxes.slice(at, at + BOXES_AT_ONCE));
@@ -69,7 +78,7 @@ async function tellAll(store: Store, breeder: string, tell: (done: number) => vo
   }
   return boxes.length;
 }
-const EVENTS_AT_ONCE = 4_000;
+const EVENTS_AT_ONCE = 1_000;
 const BOXES_AT_ONCE = 40;
 
 async function fillFrom(
@@ -92,4 +101,28 @@ async function fillFrom(
       recentOf: recent.of,
     }),
   );
+}
+
+/** Which boxes each living thing was told of in so far, and which were stacked upon one another. */
+function toldTogether(): { add(event: LogEvent): void; boxesWith: ApartOptions['boxesWith'] } {
+  // Nearly all are told of in one box alone: kept as its id, and as a list only where there are more.
+  const boxes = new Map<string, string | string[]>();
+  const listOf = (thing: string): readonly string[] => {
+    const found = boxes.get(thing) ?? [];
+    return typeof found === 'string' ? [found] : found;
+  };
+  return {
+    add(event) {
+      const named = event.subjects.flatMap(({ kind, id }) => (kind === 'box' ? [id] : []));
+      const isStack = event.kind === 'boxStacked';
+      const things = isStack ? named : event.subjects.flatMap(({ kind, id }) => (kind === 'box' ? [] : [id]));
+      for (const thing of things)
+        for (const box of named) {
+          if (box === thing || listOf(thing).includes(box)) continue;
+          const before = listOf(thing);
+          boxes.set(thing, before.length === 0 ? box : [...before, box]);
+        }
+    },
+    boxesWith: (thing) => listOf(thing),
+  };
 }

@@ -1,7 +1,15 @@
 import { createHash } from 'node:crypto';
 import type { LogEvent } from '@yellow-cell/contract';
-import { apart, type Beside, chronicle, type Known, thingsOf, type YardState } from '@yellow-cell/core';
-import { addBeside, besideOf, boxesWith, clearBeside, type ToldWith } from '../store/beside.ts';
+import {
+  type ApartOptions,
+  apart,
+  type Beside,
+  chronicle,
+  type Known,
+  thingsOf,
+  type YardState,
+} from '@yellow-cell/core';
+import { addBeside, besideOf, boxesWith, clearBeside, signsOf, type ToldWith } from '../store/beside.ts';
 import type { Store } from '../store/database.ts';
 import { eventsAbout, eventsOfBoxes } from '../store/events.ts';
 import { replaceBoxRows } from '../store/readTables.ts';
@@ -26,11 +34,14 @@ export async function retell(
   boxes: ReadonlySet<string>,
 ): Promise<Unsettled[]> {
   const own = new Set(boxes);
-  for (;;) {
-    const { run, events, known, recent, toSettle, wanted } = await tellAnew(store, breeder, own);
+  const log = new Map<string, LogEvent>();
+  for (let fresh = [...own]; ; ) {
+    for (const event of await eventsOfBoxes(store, fresh)) log.set(event.id, event);
+    const { run, events, known, recent, toSettle, wanted } = await tellAnew(store, breeder, own, [
+      ...log.values(),
+    ]);
     if (wanted.length === 0) {
-      await clearBeside(store, [...own]);
-      await addBeside(store, breeder, run.beside);
+      await keepBeside(store, breeder, [...own], run.beside);
       const wholes = [...own].flatMap((box) => run.wholeOf(box) ?? []);
       const around = await surroundings(
         store,
@@ -50,20 +61,46 @@ export async function retell(
       return toSettle.filter(({ event }) => events.has(event.id));
     }
     for (const box of wanted) own.add(box);
+    fresh = wanted;
   }
 }
 
-async function tellAnew(store: Store, breeder: string, own: ReadonlySet<string>) {
-  const events = await eventsOfBoxes(store, [...own]);
+/** Writes what is new of what boxes were like before events, and takes out what is not told so any more. */
+async function keepBeside(
+  store: Store,
+  breeder: string,
+  own: readonly string[],
+  beside: readonly Beside[],
+): Promise<void> {
+  const stored = await signsOf(store, own);
+  const changed: Beside[] = [];
+  for (const each of beside) {
+    const key = `${each.event} ${each.box}`;
+    const before =
+      each.before === null ? '' : createHash('md5').update(JSON.stringify(each.before)).digest('hex');
+    if (stored.get(key) === `${each.sign} ${before}`) stored.delete(key);
+    else changed.push(each);
+  }
+  await clearBeside(store, [...stored.keys()]);
+  await addBeside(store, breeder, changed);
+}
+
+async function tellAnew(
+  store: Store,
+  breeder: string,
+  own: ReadonlySet<string>,
+  events: readonly LogEvent[],
+) {
   const rounds = await eventsAbout(store, subjectIds(events, 'round'), ROUND_KINDS);
   const kept = await besideOf(store, [...own]);
   const known = await knownFor(store, breeder, events, kept);
   const asked = new Set<Beside>();
   const besides = new Map(kept.map((each) => [`${each.event} ${each.box}`, each]));
+  const things = [...new Set(events.flatMap(thingsOf))];
   const run = apart({
     known,
     isOwn: (box) => own.has(box),
-    boxesWith: toldBefore(await boxesWith(store, [...new Set(events.flatMap(thingsOf))])),
+    boxesWith: toldBefore([...(await boxesWith(store, things, [...own])), ...toldHere(events, things)]),
     besideOf: (event, box) => {
       const found = besides.get(`${event} ${box}`);
       if (found) asked.add(found);
@@ -101,8 +138,21 @@ async function knownFor(
   };
 }
 
+/** In which boxes these events tell of things. */
+function toldHere(events: readonly LogEvent[], things: readonly string[]): ToldWith[] {
+  const wanted = new Set(things);
+  return events.flatMap(({ kind, occurredAt, subjects }) => {
+    const boxes = subjects.flatMap((each) => (each.kind === 'box' ? [each.id] : []));
+    return subjects
+      .filter((each) => wanted.has(each.id) && (each.kind !== 'box' || kind === 'boxStacked'))
+      .flatMap(({ id: thing }) =>
+        boxes.filter((box) => box !== thing).map((box) => ({ thing, box, first: occurredAt })),
+      );
+  });
+}
+
 /** Boxes that a thing was told of in until an event, by when each first was. */
-export function toldBefore(told: readonly ToldWith[]): (thing: string, until: LogEvent) => string[] {
+function toldBefore(told: readonly ToldWith[]): ApartOptions['boxesWith'] {
   const byThing = new Map<string, ToldWith[]>();
   for (const each of told) byThing.set(each.thing, [...(byThing.get(each.thing) ?? []), each]);
   return (thing, { occurredAt }) =>

@@ -23,8 +23,10 @@ export interface Surroundings {
   toSettle: ReadRows['toSettle'];
 }
 
-/** Weather is wanted from the first cell on, and for the last weeks. */
-const WEATHER_BACK_D = 30;
+/** Weather is wanted of the last weeks before anything that happened: whether days grow colder is told over six of them. */
+const WEATHER_BACK_D = 75;
+/** And of those after a cell was given, from before a virgin was born until it has failed at the latest. */
+const ATTEMPT_BEFORE_D = 10;
 
 /** When something happened, and what it is about where that is not known yet. */
 type Happened = Pick<LogEvent, 'occurredAt'> & Partial<Pick<LogEvent, 'subjects'>>;
@@ -36,10 +38,7 @@ export async function surroundings(
   events: readonly Happened[],
 ): Promise<Surroundings> {
   const attempts = told.flatMap((each) => each.attempts);
-  const days = [
-    ...attempts.map(({ givenOn }) => givenOn),
-    ...events.map(({ occurredAt }) => plusDays(occurredAt.slice(0, 10), -WEATHER_BACK_D)),
-  ];
+  const days = events.map(({ occurredAt }) => plusDays(occurredAt.slice(0, 10), -WEATHER_BACK_D));
   const rounds = [
     ...attempts.flatMap(({ round }) => round ?? []),
     ...events.flatMap(({ subjects = [] }) =>
@@ -52,6 +51,7 @@ export async function surroundings(
     yards: [...new Set(told.flatMap(({ box }) => box.place?.yard ?? []))],
     rounds: [...new Set(rounds)],
     from: days.reduce((first, day) => (day < first ? day : first), '9999-12-31'),
+    given: [...new Set(attempts.map(({ givenOn }) => plusDays(givenOn, -ATTEMPT_BEFORE_D)))],
   });
   const designs = await knownDesigns(store, breeder, around.designs);
   const weather = new Map<string, Map<Day, WeatherDay>>();

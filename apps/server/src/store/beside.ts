@@ -25,8 +25,12 @@ export async function boxesTold(store: Store, events: readonly string[]): Promis
   return rows.map(({ box_id }) => box_id);
 }
 
-export async function clearBeside(store: Store, boxes: readonly string[]): Promise<void> {
-  await sql`delete from box_beside where box_id = any(${boxes}::uuid[])`.execute(store);
+/** Takes out what is kept of boxes before some events, each named as `event box`. */
+export async function clearBeside(store: Store, keys: readonly string[]): Promise<void> {
+  if (keys.length === 0) return;
+  const [events, boxes] = [0, 1].map((part) => keys.map((key) => key.split(' ')[part]));
+  await sql`delete from box_beside where (event_id, box_id) in (
+    select * from unnest(${events}::uuid[], ${boxes}::uuid[]))`.execute(store);
 }
 
 export async function addBeside(store: Store, breeder: string, beside: readonly Beside[]): Promise<void> {
@@ -43,19 +47,25 @@ export async function addBeside(store: Store, breeder: string, beside: readonly 
   );
 }
 
-/** Of living things, and of boxes stacked upon one another: every box that an event names with them, and when the first did. */
+/** Of living things, and of boxes stacked upon one another: a box that an event names with them, and when the first did. */
 export interface ToldWith {
   thing: string;
   box: string;
   first: string;
 }
 
-export async function boxesWith(store: Store, things: readonly string[]): Promise<ToldWith[]> {
+/** Boxes, beside these, that things were told of in. */
+export async function boxesWith(
+  store: Store,
+  things: readonly string[],
+  beside: readonly string[] = [],
+): Promise<ToldWith[]> {
   if (things.length === 0) return [];
   const { rows } = await sql<ToldWith>`
     select about.subject_id as thing, box.subject_id as box, min(event.occurred_at) as first
     from event_subject about
-    join event_subject box on box.breeder_id = about.breeder_id and box.event_id = about.event_id and box.kind = 'box'
+    join event_subject box on box.breeder_id = about.breeder_id and box.event_id = about.event_id
+      and box.kind = 'box' and box.subject_id <> all(${beside}::uuid[])
     join event on event.breeder_id = about.breeder_id and event.id = about.event_id
     where about.subject_id = any(${things}::uuid[])
       and (about.kind <> 'box' or (event.kind = 'boxStacked' and box.subject_id <> about.subject_id))
@@ -63,21 +73,10 @@ export async function boxesWith(store: Store, things: readonly string[]): Promis
   return rows;
 }
 
-/** The same of all things that were told of in more than one box. */
-export async function allBoxesWith(store: Store): Promise<ToldWith[]> {
-  const { rows } = await sql<ToldWith>`
-    with several as (
-      select about.subject_id as thing
-      from event_subject about
-      join event_subject box on box.breeder_id = about.breeder_id and box.event_id = about.event_id and box.kind = 'box'
-      where about.kind in ('colony', 'attempt', 'queen', 'frame')
-      group by 1 having min(box.subject_id::text) <> max(box.subject_id::text))
-    select about.subject_id as thing, box.subject_id as box, min(event.occurred_at) as first
-    from event_subject about
-    join event_subject box on box.breeder_id = about.breeder_id and box.event_id = about.event_id and box.kind = 'box'
-    join event on event.breeder_id = about.breeder_id and event.id = about.event_id
-    where about.subject_id in (select thing from several)
-      or (about.kind = 'box' and event.kind = 'boxStacked' and box.subject_id <> about.subject_id)
-    group by 1, 2`.execute(store);
-  return rows;
+/** What is kept of boxes before events, by event and box: its sign and a sum of it, to write only what is new. */
+export async function signsOf(store: Store, boxes: readonly string[]): Promise<Map<string, string>> {
+  const { rows } = await sql<{ event: string; box: string; sum: string }>`
+    select event_id as event, box_id as box, sign || ' ' || coalesce(md5(before::text), '') as sum
+    from box_beside where box_id = any(${boxes}::uuid[])`.execute(store);
+  return new Map(rows.map(({ event, box, sum }) => [`${event} ${box}`, sum]));
 }

@@ -1,10 +1,9 @@
 import type { Entry, EventKind, LogEvent, Subject } from '@yellow-cell/contract';
+import { kindVersionOf, subjectFields, subjectsOf } from '@yellow-cell/contract/subjects';
 import { raised } from '@yellow-cell/core';
 import { sql } from 'kysely';
 import type { Store } from './database.ts';
 import type { EventRow } from './tables.ts';
-
-type RowWithSubjects = EventRow & { subjects: Subject[] };
 
 /** One writer at a time for each breeder: what a fold read must not change before its rows are written. */
 export async function lockLog(store: Store): Promise<void> {
@@ -23,10 +22,8 @@ export async function appendEvents(store: Store, events: readonly LogEvent[]): P
   );
 }
 
-export async function findEvents(store: Store, ids: readonly string[]): Promise<LogEvent[]> {
-  if (ids.length === 0) return [];
-  return (await withSubjects(store).where('event.id', 'in', ids).execute()).map(eventOf);
-}
+export const findEvents = async (store: Store, ids: readonly string[]): Promise<LogEvent[]> =>
+  ids.length === 0 ? [] : withSubjects(store, await plain(store).where('id', 'in', ids).execute());
 
 /** Every event about any of these subjects; with `kinds`, only those of these kinds and what withdraws them. */
 export async function eventsAbout(
@@ -35,20 +32,20 @@ export async function eventsAbout(
   kinds?: readonly EventKind[],
 ): Promise<LogEvent[]> {
   if (subjects.length === 0) return [];
-  const rows = await withSubjects(store)
-    .where('event.id', 'in', (eb) =>
+  const rows = await plain(store)
+    .where('id', 'in', (eb) =>
       eb.selectFrom('event_subject').select('event_id').where('subject_id', 'in', subjects),
     )
-    .$if(kinds !== undefined, (query) => query.where('event.kind', 'in', [...(kinds ?? []), 'withdrawn']))
+    .$if(kinds !== undefined, (query) => query.where('kind', 'in', [...(kinds ?? []), 'withdrawn']))
     .execute();
-  return rows.map(eventOf);
+  return withSubjects(store, rows);
 }
 
 /** Every event about these boxes, or that was told with one of them. */
 export async function eventsOfBoxes(store: Store, boxes: readonly string[]): Promise<LogEvent[]> {
   if (boxes.length === 0) return [];
-  const rows = await withSubjects(store)
-    .where('event.id', 'in', (eb) =>
+  const rows = await plain(store)
+    .where('id', 'in', (eb) =>
       eb
         .selectFrom('event_subject')
         .select('event_id')
@@ -56,7 +53,7 @@ export async function eventsOfBoxes(store: Store, boxes: readonly string[]): Pro
         .union(eb.selectFrom('box_beside').select('event_id').where('box_id', 'in', boxes)),
     )
     .execute();
-  return rows.map(eventOf);
+  return withSubjects(store, rows);
 }
 
 /** Ids of everything of a kind that the log speaks of. */
@@ -71,45 +68,51 @@ export async function subjectsOfKind(store: Store, kind: Subject['kind']): Promi
 }
 
 /** All entries that correct others. */
-export async function correctingEvents(store: Store): Promise<LogEvent[]> {
-  return (await withSubjects(store).where('event.corrects', 'is not', null).execute()).map(eventOf);
-}
+export const correctingEvents = async (store: Store): Promise<LogEvent[]> =>
+  withSubjects(store, await plain(store).where('corrects', 'is not', null).execute());
 
 /** The whole log in its order, page by page: by when it happened, then device, its own count, and id, as the fold has it. */
 export async function* eventPages(store: Store, atOnce: number): AsyncGenerator<LogEvent[]> {
   await sql`declare log_pages no scroll cursor for
-    select event.*, about.subjects from event
-    join (select event_id, json_agg(json_build_object('kind', kind, 'id', subject_id)) as subjects
-      from event_subject group by event_id) about on about.event_id = event.id
-    order by occurred_at, device collate "C", device_seq, id`.execute(store);
-  for (;;) {
-    const { rows } = await sql<RowWithSubjects>`fetch ${sql.raw(String(atOnce))} from log_pages`.execute(
-      store,
-    );
-    if (rows.length === 0) break;
-    yield rows.map(eventOf);
+    select * from event order by occurred_at, device collate "C", device_seq, id`.execute(store);
+  const page = async () => {
+    const { rows } = await sql<EventRow>`fetch ${sql.raw(String(atOnce))} from log_pages`.execute(store);
+    return withSubjects(store, rows);
+  };
+  for (let next = page(); ; ) {
+    const events = await next;
+    if (events.length === 0) break;
+    // Read while this page is told.
+    next = page();
+    yield events;
   }
   await sql`close log_pages`.execute(store);
 }
 
-function withSubjects(store: Store) {
-  return store
-    .selectFrom('event')
-    .selectAll('event')
-    .select((eb) =>
-      eb
-        .selectFrom('event_subject as subject')
-        .select(
-          sql<Subject[]>`json_agg(json_build_object('kind', subject.kind, 'id', subject.subject_id))`.as(
-            'subjects',
-          ),
-        )
-        .whereRef('subject.breeder_id', '=', 'event.breeder_id')
-        .whereRef('subject.event_id', '=', 'event.id')
-        .as('subjects'),
-    )
-    .$castTo<RowWithSubjects>();
+const plain = (store: Store) => store.selectFrom('event').selectAll();
+
+/**
+ * Stored rows as today's program writes them, each with what it is about: an entry says so itself, but one of another
+ * version, and a correction, which is also about what it corrects.
+ */
+async function withSubjects(store: Store, rows: readonly EventRow[]): Promise<LogEvent[]> {
+  const silent = rows.filter((row) => !saysItsSubjects(row)).map(({ id }) => id);
+  const about =
+    silent.length === 0
+      ? []
+      : await store
+          .selectFrom('event_subject')
+          .select(['event_id', 'kind', 'subject_id as id'])
+          .where('event_id', 'in', silent)
+          .$castTo<Subject & { event_id: string }>()
+          .execute();
+  const stored = new Map<string, Subject[]>(silent.map((id) => [id, []]));
+  for (const { event_id, kind, id } of about) stored.get(event_id)?.push({ kind, id });
+  return rows.map((row) => eventOf(row, stored.get(row.id) ?? subjectsOf(row as unknown as Entry)));
 }
+
+const saysItsSubjects = ({ kind, kind_version, corrects }: EventRow): boolean =>
+  corrects === null && kind in subjectFields && kindVersionOf(kind) === kind_version;
 
 function rowOf(event: LogEvent) {
   return {
@@ -130,7 +133,7 @@ function rowOf(event: LogEvent) {
 }
 
 /** A stored row read back as today's program writes it; what it does not know, as it was stored. */
-function eventOf(row: RowWithSubjects): LogEvent {
+function eventOf(row: EventRow, subjects: readonly Subject[]): LogEvent {
   return raised({
     id: row.id,
     breeder: row.breeder_id,
@@ -143,7 +146,7 @@ function eventOf(row: RowWithSubjects): LogEvent {
     device: row.device,
     deviceSeq: row.device_seq,
     payload: row.payload,
-    subjects: row.subjects ?? [],
+    subjects,
     ...(row.corrects === null ? {} : { corrects: row.corrects }),
     ...(row.note === null ? {} : { note: row.note }),
   } as LogEvent);

@@ -223,6 +223,9 @@ export async function attemptById(store: Store, { id, box }: Queen): Promise<Att
   return row?.told.attempts.find((attempt) => attempt.id === id);
 }
 
+/** No attempt is open for longer, whatever the weather. */
+const ATTEMPT_D = 100;
+
 export interface AroundTold {
   designs: { id: string; name: string; latest: number }[];
   allYards: string[];
@@ -235,7 +238,15 @@ export interface AroundTold {
 /** All that is read beside the boxes themselves when their story goes on, in one round trip. */
 export async function aroundTold(
   store: Store,
-  about: { boxes: string[]; designs: string[]; yards: string[]; rounds: string[]; from: string },
+  about: {
+    boxes: string[];
+    designs: string[];
+    yards: string[];
+    rounds: string[];
+    /** Weather from this day on, and of the weeks after each of those on which a cell was given. */
+    from: string;
+    given: string[];
+  },
 ): Promise<AroundTold> {
   const { rows } = await sql<AroundTold>`select
     (select coalesce(json_agg(json_build_object('id', id, 'name', name, 'latest',
@@ -247,7 +258,8 @@ export async function aroundTold(
       from round_state where round_id = any(${about.rounds}::uuid[])) as rounds,
     (select coalesce(json_agg(json_build_object('yard', yard_id, 'date', day, 'min_C', min_c, 'max_C', max_c,
       'wind_ms', wind_ms, 'rain_mm', rain_mm, 'flying_h', flying_h)), '[]')
-      from weather_day where yard_id = any(${about.yards}::uuid[]) and day >= ${about.from}) as weather,
+      from weather_day where yard_id = any(${about.yards}::uuid[]) and (day >= ${about.from} or exists (
+        select from unnest(${about.given}::date[]) as given(since) where day between since and since + ${ATTEMPT_D}::integer))) as weather,
     (select coalesce(json_agg(waiting), '[]') from event_to_settle waiting
       where subject_id = any(${about.boxes}::uuid[])) as "toSettle"`.execute(store);
   const [row] = rows;

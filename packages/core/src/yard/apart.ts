@@ -23,7 +23,11 @@ export interface Beside {
 }
 
 /** Things of one box while its story is told. */
-type Part = Pick<Telling, 'boxes' | 'colonies' | 'attempts' | 'queens' | 'frames'>;
+type Things = Pick<Telling, 'boxes' | 'colonies' | 'attempts' | 'queens' | 'frames'>;
+interface Part extends Things {
+  /** Whether bees may live here whose cell was given in another box. */
+  moved: boolean;
+}
 
 export interface ApartOptions {
   known: Known;
@@ -84,10 +88,14 @@ export function apart(options: ApartOptions): Apart {
 
   /** Boxes that an event is told with: those it names, those its things were told of in, and where their cells were given. */
   function boxesFor(event: LogEvent): string[] {
-    const found = new Set(event.subjects.flatMap(({ kind, id }) => (kind === 'box' ? [id] : [])));
-    const here = [...found].flatMap((box) => partBefore(event, box) ?? []);
+    const named = event.subjects.flatMap(({ kind, id }) => (kind === 'box' ? [id] : []));
+    const things = thingsOf(event);
     const isStack = STACK_KINDS.includes(event.kind);
-    for (const id of thingsOf(event))
+    const alone = named.length === 1 && !isStack ? parts.get(named[0] as string) : undefined;
+    if (alone && !alone.moved && things.every((id) => holds(alone, id))) return named;
+    const found = new Set(named);
+    const here = named.flatMap((box) => partBefore(event, box) ?? []);
+    for (const id of things)
       if (isStack || !here.some((part) => holds(part, id)))
         for (const box of boxesWith(id, event)) found.add(box);
     for (const box of [...found]) for (const origin of originsOf(partBefore(event, box))) found.add(origin);
@@ -140,12 +148,17 @@ export function apart(options: ApartOptions): Apart {
 const STACK_KINDS: readonly LogEvent['kind'][] = ['boxPlaced', 'boxStacked', 'boxTakenApart'];
 const LIVING: readonly Subject['kind'][] = ['colony', 'attempt', 'queen', 'frame'];
 
-/** The living things that an event is about, without her mother, who is named and not touched; where boxes are stacked, those boxes. */
+/**
+ * The living things of which it matters where they were told of before; where boxes are stacked, those boxes. Other
+ * bees than the entry's own are named with their box, and a mother is named and not touched.
+ */
 export function thingsOf({ kind, payload, subjects }: LogEvent): string[] {
   if (STACK_KINDS.includes(kind)) return subjects.flatMap((each) => (each.kind === 'box' ? [each.id] : []));
-  const { mother } = payload as { mother?: { queen?: string } };
+  const { colony, mother } = payload as { colony?: string; mother?: { queen?: string } };
   return subjects.flatMap((each) =>
-    LIVING.includes(each.kind) && each.id !== mother?.queen ? [each.id] : [],
+    LIVING.includes(each.kind) && (each.kind === 'colony' ? each.id === colony : each.id !== mother?.queen)
+      ? [each.id]
+      : [],
   );
 }
 
@@ -167,32 +180,60 @@ const emptyPart = (): Part => ({
   attempts: new Map(),
   queens: new Map(),
   frames: new Map(),
+  moved: false,
 });
 
 function together(wholes: readonly Whole[]): Part {
   const part = emptyPart();
-  for (const { box, colonies, attempts, queens, frames } of wholes) {
-    part.boxes.set(box.id, box);
-    for (const each of colonies) part.colonies.set(each.id, each);
-    for (const each of attempts) part.attempts.set(each.id, each);
-    for (const each of queens) part.queens.set(each.id, each);
-    for (const each of frames) part.frames.set(each.id, each);
-  }
+  for (const whole of wholes) add(part, whole);
+  return part;
+}
+
+function add(part: Part, { box, colonies, attempts, queens, frames }: Whole): void {
+  part.boxes.set(box.id, box);
+  for (const each of colonies) part.colonies.set(each.id, each);
+  for (const each of attempts) part.attempts.set(each.id, each);
+  for (const each of queens) part.queens.set(each.id, each);
+  for (const each of frames) part.frames.set(each.id, each);
+  part.moved ||= attempts.some((attempt) => attempt.box !== box.id);
+}
+
+/** The box with what was taken out for an event replaced by what that made of it. */
+function putBack(part: Part, was: Whole | undefined, now: Whole): Part {
+  for (const thing of ['colonies', 'attempts', 'queens', 'frames'] as const)
+    for (const { id } of was?.[thing] ?? []) part[thing].delete(id);
+  add(part, now);
   return part;
 }
 
 /** What lives in a box now, and what an event names: all that its telling may read or change. */
-function nowIn(part: Part, id: string, { subjects }: LogEvent): Whole | undefined {
-  const whole = wholeIn(part, id);
-  if (!whole) return undefined;
+function nowIn(part: Part, id: string, { kind, payload, subjects }: LogEvent): Whole | undefined {
+  const giver = kind === 'stocked' && payload.giver?.box === id && payload.box !== id && payload.giver;
+  // Of who gives bees, nothing else is read or changed.
+  if (giver) {
+    const box = part.boxes.get(id);
+    const bees = part.colonies.get(giver.colony);
+    return box && { box, colonies: bees ? [bees] : [], attempts: [], queens: [], frames: [] };
+  }
   const named = new Set(subjects.map((subject) => subject.id));
-  const colonies = whole.colonies.filter((each) => !each.ended || named.has(each.id));
-  const held = new Set(colonies.flatMap(({ attempt }) => attempt ?? []));
-  const queens = whole.queens.filter((each) => !each.gone || held.has(each.id) || named.has(each.id));
-  const theirs = new Set(queens.map((queen) => queen.id));
-  const isTheirs = (attempt: string) => held.has(attempt) || theirs.has(attempt) || named.has(attempt);
-  return { ...whole, colonies, queens, attempts: whole.attempts.filter((each) => isTheirs(each.id)) };
+  const colonies = only(part.colonies, (each) => !each.ended || named.has(each.id));
+  const held = new Set([...colonies.values()].flatMap(({ attempt }) => attempt ?? []));
+  const queens = only(part.queens, (each) => !each.gone || held.has(each.id) || named.has(each.id));
+  const attempts = only(
+    part.attempts,
+    (each) => held.has(each.id) || queens.has(each.id) || named.has(each.id),
+  );
+  return wholeIn({ ...part, colonies, queens, attempts }, id);
 }
+
+const only = <T extends { id: string }>(
+  things: ReadonlyMap<string, T>,
+  isMeant: (thing: T) => boolean,
+): Map<string, T> => {
+  const found = new Map<string, T>();
+  for (const thing of things.values()) if (isMeant(thing)) found.set(thing.id, thing);
+  return found;
+};
 
 /** All that is told of one box, among what is told of several. */
 export function wholeIn(
@@ -208,51 +249,30 @@ export function wholeIn(
   const box = boxes.get(id);
   if (!box) return undefined;
   const own = inOrder(
-    colonies,
+    only(colonies, (colony) => colony.box === id),
     ({ stockedOn }) => stockedOn,
-    (colony) => colony.box === id,
   );
   const held = new Set(own.flatMap(({ attempt }) => attempt ?? []));
   return {
     box,
     colonies: own,
     attempts: inOrder(
-      attempts,
+      only(attempts, (attempt) => attempt.box === id || held.has(attempt.id)),
       ({ givenOn }) => givenOn,
-      (attempt) => attempt.box === id || held.has(attempt.id),
     ),
     queens: inOrder(
-      queens,
+      only(queens, (queen) => queen.box === id),
       ({ since }) => since,
-      (queen) => queen.box === id,
     ),
     frames: inOrder(
-      frames,
+      only(frames, ({ at, out }) => (at ?? out?.from)?.box === id),
       ({ since }) => since,
-      ({ at, out }) => (at ?? out?.from)?.box === id,
     ),
   };
 }
 
 /** By day and id: the same things are kept in the same order, however their story was told. */
-function inOrder<T extends { id: string }>(
-  things: ReadonlyMap<string, T>,
-  dayOf: (thing: T) => string,
-  isOwn: (thing: T) => boolean,
-): T[] {
-  const key = (thing: T): string => `${dayOf(thing)} ${thing.id}`;
-  return [...things.values()].filter(isOwn).sort((a, b) => (key(a) < key(b) ? -1 : 1));
+function inOrder<T extends { id: string }>(things: ReadonlyMap<string, T>, dayOf: (thing: T) => string): T[] {
+  return [...things.values()].sort((a, b) => compare(dayOf(a), dayOf(b)) || compare(a.id, b.id));
 }
-
-/** The box with what was taken out for an event replaced by what that made of it. */
-function putBack(part: Part, was: Whole | undefined, now: Whole): Part {
-  if (was)
-    for (const thing of ['colonies', 'attempts', 'queens', 'frames'] as const)
-      for (const { id } of was[thing]) part[thing].delete(id);
-  part.boxes.set(now.box.id, now.box);
-  for (const each of now.colonies) part.colonies.set(each.id, each);
-  for (const each of now.attempts) part.attempts.set(each.id, each);
-  for (const each of now.queens) part.queens.set(each.id, each);
-  for (const each of now.frames) part.frames.set(each.id, each);
-  return part;
-}
+const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);

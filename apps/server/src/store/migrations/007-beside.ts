@@ -15,7 +15,9 @@ export async function up(db: Kysely<unknown>): Promise<void> {
         before json,
         sign text not null,
         primary key (breeder_id, event_id, box_id)
-      );
+      ) with (toast_tuple_target = 256);
+      -- Small, and many: packed where they lie.
+      alter table box_beside alter column before set storage main, alter column before set compression lz4;
       create index box_beside_box on box_beside (breeder_id, box_id);
       alter table box_beside enable row level security;
       alter table box_beside force row level security;

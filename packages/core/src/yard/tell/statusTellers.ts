@@ -53,9 +53,9 @@ const HAS_QUEEN_OR_CELL: readonly Colony['status'][] = [
 const STOCKS_KEPT = 6;
 
 /** A colony that gave frames or bees rests for a while. */
-function restGiver({ colonies }: Telling, id: string | undefined, on: Day): void {
-  const giver = id === undefined ? undefined : colonies.get(id);
-  if (giver && !giver.ended) colonies.set(giver.id, { ...giver, gaveOn: on });
+function restGiver({ colonies }: Telling, of: { box: string; colony: string } | undefined, on: Day): void {
+  const giver = of && colonies.get(of.colony);
+  if (giver && !giver.ended && giver.box === of.box) colonies.set(giver.id, { ...giver, gaveOn: on });
 }
 
 export const statusTellers: Tellers<StatusKind> = {
@@ -88,7 +88,7 @@ export const statusTellers: Tellers<StatusKind> = {
         openBrood: there.openBrood || payload.openBrood,
         ...(payload.frames.sealedBrood > 0 ? { broodGivenOn: on } : {}),
       });
-      restGiver(telling, payload.giver?.colony, on);
+      restGiver(telling, payload.giver, on);
       return undefined;
     }
     const { attempt: _attempt, putOff: _putOff, ...goesOn } = there ?? {};
@@ -107,7 +107,7 @@ export const statusTellers: Tellers<StatusKind> = {
       ...present({ beesOf: there?.beesOf ?? payload.giver?.colony }),
     });
     if (!there) forgetFrames(telling, box, payload.bays);
-    restGiver(telling, payload.giver?.colony, on);
+    restGiver(telling, payload.giver, on);
     settleRooms(telling, box, on);
     return undefined;
   },
