@@ -309,6 +309,7 @@ export {
   apart,
   type Beside,
   thingsOf,
+  toldIn,
   type Whole,
   wholeIn,
 } from './yard/apart.ts';
@@ -326,7 +327,7 @@ export { feedUse } from './yard/due/careRules.ts';
 export type { Expectation, Rule, Weather } from './yard/due/expectation.ts';
 export { expectationsOf, rules } from './yard/due/rules.ts';
 export { type Urgency, urgencyOn } from './yard/due/urgency.ts';
-export { failBy, flightWindow, flyingOn } from './yard/due/weather.ts';
+export { cellDay, failBy, failByFrom, flightWindow, flyingOn } from './yard/due/weather.ts';
 export { type WhileOpen, whileOpen } from './yard/due/whileOpen.ts';
 export { winterAct, winterWork } from './yard/due/winterRules.ts';
 export { clockProblem, futureProblem } from './yard/entryProblem.ts';

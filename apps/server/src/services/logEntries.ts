@@ -136,6 +136,8 @@ async function correctedBy(store: Store, events: readonly LogEvent[]): Promise<L
   return found;
 }
 
+const EVER = 'infinity';
+
 async function touchedBy(store: Store, events: readonly LogEvent[]): Promise<Touched> {
   const ids = (kind: Subject['kind']) =>
     new Set(
@@ -151,7 +153,7 @@ async function touchedBy(store: Store, events: readonly LogEvent[]): Promise<Tou
         .flatMap(({ subjects }) => subjects.filter(({ kind }) => kind === 'yard').map(({ id }) => id)),
     );
   // Boxes too that its things are told of, or were told with what is corrected.
-  const things = await boxesWith(store, events.flatMap(thingsOf));
+  const things = await boxesWith(store, new Map(events.flatMap(thingsOf).map((thing) => [thing, EVER])));
   const before = await boxesTold(
     store,
     corrected.map(({ id }) => id),
@@ -160,6 +162,9 @@ async function touchedBy(store: Store, events: readonly LogEvent[]): Promise<Tou
     boxes: new Set([...ids('box'), ...things.map(({ box }) => box), ...before]),
     rounds: ids('round'),
     yards: yardsOf((kind) => kind === 'weatherRecorded'),
+    weatherDays: [...events, ...corrected].flatMap((event) =>
+      event.kind === 'weatherRecorded' ? event.payload.days.map(({ date }) => date) : [],
+    ),
     seasons: yardsOf((kind) => SEASON_KINDS.includes(kind)),
   };
 }

@@ -1,10 +1,11 @@
 import type { LogEvent } from '@yellow-cell/contract';
-import { type ApartOptions, apart, dayAt, standingAmong, type Whole } from '@yellow-cell/core';
+import { type ApartOptions, apart, dayAt, standingAmong, toldIn, type Whole } from '@yellow-cell/core';
 import { addBeside } from '../store/beside.ts';
 import { markFolded } from '../store/breeders.ts';
 import type { Store } from '../store/database.ts';
 import { correctingEvents, eventPages, lockLog, subjectsOfKind } from '../store/events.ts';
 import { clearReadTables, fillBoxRows } from '../store/readTables.ts';
+import type { ReadRows } from '../store/tables.ts';
 import { yardIds } from '../store/yards.ts';
 import { allDesigns } from './designCache.ts';
 import { refreshAround } from './refresh.ts';
@@ -67,40 +68,56 @@ async function tellAll(store: Store, breeder: string, tell: (done: number) => vo
     tell(done);
   }
   await kept;
+  const waiting = bySubject(toSettle);
   const boxes = [...run.told];
   for (let at = 0; at < boxes.length; at += BOXES_AT_ONCE) {
-    const some = new Set(boxes.slice(at, at + BOXES_AT_ONCE));
-    await fillFrom(store, breeder, some, {
-      wholes: [...some].flatMap((box) => run.wholeOf(box) ?? []),
-      recent,
-      toSettle,
-    });
+    const some = boxes.slice(at, at + BOXES_AT_ONCE).map(
+      (box): Stood => ({
+        box,
+        whole: run.wholeOf(box),
+        recent: recent.of(box),
+        toSettle: waiting.get(box) ?? [],
+      }),
+    );
+    await fillFrom(store, breeder, some);
   }
   return boxes.length;
 }
 const EVENTS_AT_ONCE = 1_000;
 const BOXES_AT_ONCE = 40;
 
-async function fillFrom(
-  store: Store,
-  breeder: string,
-  boxes: ReadonlySet<string>,
-  { wholes, recent, toSettle }: { wholes: Whole[]; recent: Recent; toSettle: Unsettled[] },
-): Promise<void> {
-  const last = [...boxes].flatMap((box) => recent.of(box).recent);
-  const around = await surroundings(store, breeder, wholes, last);
-  const state = { ...stateOf(wholes, around), toSettle };
-  await fillBoxRows(
+/** A box at the end of its story. */
+interface Stood {
+  box: string;
+  whole: Whole | undefined;
+  recent: ReturnType<Recent['of']>;
+  toSettle: Unsettled[];
+}
+
+async function fillFrom(store: Store, breeder: string, boxes: readonly Stood[]): Promise<void> {
+  const wholes = boxes.flatMap(({ whole }) => whole ?? []);
+  const around = await surroundings(
     store,
-    rowsOf({
-      breeder,
-      boxes,
-      state,
-      known: around.known,
-      constantsFor: around.constantsFor,
-      recentOf: recent.of,
-    }),
+    breeder,
+    wholes,
+    boxes.flatMap(({ recent }) => recent.recent),
   );
+  const all: ReadRows = { boxes: [], compartments: [], attempts: [], queens: [], due: [], toSettle: [] };
+  // Each by itself: what lives in one is looked for among what lives in it.
+  for (const { box, whole, recent, toSettle } of boxes) {
+    const state = { ...stateOf(whole ? [whole] : [], around), toSettle };
+    const rows = rowsOf({ breeder, boxes: new Set([box]), ...around, state, recentOf: () => recent });
+    for (const [kind, list] of Object.entries(rows)) all[kind as keyof ReadRows].push(...(list as never[]));
+  }
+  await fillBoxRows(store, all);
+}
+
+function bySubject(toSettle: readonly Unsettled[]): Map<string, Unsettled[]> {
+  const found = new Map<string, Unsettled[]>();
+  for (const each of toSettle)
+    for (const { kind, id } of each.event.subjects)
+      if (kind === 'box') found.set(id, [...(found.get(id) ?? []), each]);
+  return found;
 }
 
 /** Which boxes each living thing was told of in so far, and which were stacked upon one another. */
@@ -113,15 +130,10 @@ function toldTogether(): { add(event: LogEvent): void; boxesWith: ApartOptions['
   };
   return {
     add(event) {
-      const named = event.subjects.flatMap(({ kind, id }) => (kind === 'box' ? [id] : []));
-      const isStack = event.kind === 'boxStacked';
-      const things = isStack ? named : event.subjects.flatMap(({ kind, id }) => (kind === 'box' ? [] : [id]));
-      for (const thing of things)
-        for (const box of named) {
-          if (box === thing || listOf(thing).includes(box)) continue;
-          const before = listOf(thing);
-          boxes.set(thing, before.length === 0 ? box : [...before, box]);
-        }
+      for (const { thing, box } of toldIn(event)) {
+        const before = listOf(thing);
+        if (!before.includes(box)) boxes.set(thing, before.length === 0 ? box : [...before, box]);
+      }
     },
     boxesWith: (thing) => listOf(thing),
   };

@@ -1,20 +1,20 @@
-import type { LogEvent } from '@yellow-cell/contract';
+import type { Attempt, LogEvent } from '@yellow-cell/contract';
 import { apart, chronicle, fold, type Known, thingsOf, type Whole } from '@yellow-cell/core';
 import { addBeside, boxesWith } from '../store/beside.ts';
 import type { Store } from '../store/database.ts';
 import { eventsAbout } from '../store/events.ts';
 import {
   boxesWithAttemptsIn,
-  replaceBoxRows,
-  replaceReckonedRows,
+  changeBoxRows,
   replaceRoundRows,
   replaceToSettle,
   replaceWeatherRows,
 } from '../store/readTables.ts';
-import { boxIdsIn, reckonedBoxes, type ToldRow, toldBoxes } from '../store/standing.ts';
+import { type ToldRow, toldBoxes } from '../store/standing.ts';
 import { yardIds } from '../store/yards.ts';
-import { newRecent, retell, sign, type Unsettled } from './retell.ts';
-import { lastOf, reckonedRows, roundRows, rowsOf, toSettleRows, weatherRows } from './rows.ts';
+import { reckonYard } from './reckon.ts';
+import { EPOCH, newRecent, retell, sign, type Unsettled } from './retell.ts';
+import { lastOf, roundRows, rowsOf, toSettleRows, weatherRows } from './rows.ts';
 import { ROUND_KINDS, SEASON_KINDS, type Touched } from './story.ts';
 import { stateOf, surroundings } from './surroundings.ts';
 
@@ -23,10 +23,8 @@ export async function refresh(store: Store, breeder: string, touched: Touched): 
   const around = await refreshAround(store, breeder, touched);
   const boxes = new Set([...touched.boxes, ...(await boxesWithAttemptsIn(store, [...touched.rounds]))]);
   const toSettle = boxes.size === 0 ? [] : await retell(store, breeder, boxes);
-  for (const yard of touched.yards) {
-    const rest = (await boxIdsIn(store, yard)).filter((id) => !boxes.has(id));
-    await reckonAnew(store, breeder, rest);
-  }
+  const [from] = [...(touched.weatherDays ?? [])].sort();
+  for (const yard of touched.yards) await reckonYard(store, breeder, yard, from);
   return [...around, ...toSettle];
 }
 
@@ -34,7 +32,7 @@ export async function refresh(store: Store, breeder: string, touched: Touched): 
 export async function refreshAround(
   store: Store,
   breeder: string,
-  { rounds, yards, seasons }: Pick<Touched, 'rounds' | 'yards' | 'seasons'>,
+  { rounds, yards, seasons, weatherDays }: Omit<Touched, 'boxes'>,
 ): Promise<Unsettled[]> {
   const others = new Set([...rounds, ...yards, ...seasons]);
   if (others.size === 0) return [];
@@ -50,7 +48,13 @@ export async function refreshAround(
     toSettleRows(breeder, state, ({ kind, id }) => kind !== 'box' && others.has(id)),
   );
   await replaceRoundRows(store, [...rounds], roundRows(breeder, state, rounds));
-  await replaceWeatherRows(store, [...yards], weatherRows(breeder, state, yards));
+  const isTouched = ({ day }: { day: string }) => !weatherDays || weatherDays.includes(day);
+  await replaceWeatherRows(
+    store,
+    [...yards],
+    weatherRows(breeder, state, yards).filter(isTouched),
+    weatherDays,
+  );
   return [...state.toSettle];
 }
 
@@ -68,20 +72,15 @@ export async function goOn(
   const found = await rowsAround(store, events);
   if (!found) return undefined;
   const { rows, together } = found;
-  const since = Math.max(...rows.map(({ last_at }) => Date.parse(last_at)));
-  if (events.some(({ occurredAt }) => Date.parse(occurredAt) <= since)) return undefined;
-
-  const around = await surroundings(
-    store,
-    breeder,
-    rows.map(({ told }) => told),
-    events,
-  );
   const kept = new Map(rows.map((row) => [row.box_id, row]));
+  if (!events.every((event) => isLater(event, kept))) return undefined;
+
+  const told = rows.map((row) => row.told);
+  const around = await surroundings(store, breeder, told, events, told.flatMap(goingOn));
   const run = apart({
     known: around.known,
     rounds: around.rounds,
-    from: rows.map(({ told }) => told),
+    from: told,
     isOwn: (box) => kept.has(box),
     boxesWith: (thing) => together.get(thing) ?? [],
     besideOf: () => undefined,
@@ -94,32 +93,53 @@ export async function goOn(
     if (sentence === undefined) fresh.add(event);
     else toSettle.push({ event, sentence });
   }
-  if (run.wanted.size > 0) return undefined;
+  const earliest = Math.min(...events.map(({ occurredAt }) => Date.parse(occurredAt)));
+  const isLate = (box: string) => Date.parse(kept.get(box)?.last_at ?? EPOCH) >= earliest;
+  const named = new Set(events.flatMap(boxesNamed));
+  if (run.wanted.size > 0 || [...run.told].some((box) => !named.has(box) && isLate(box))) return undefined;
+
   await addBeside(store, breeder, run.beside);
-  const told = rowsOf({
-    breeder,
-    boxes: run.told,
-    state: {
-      ...stateOf(
-        [...run.told].flatMap((box) => run.wholeOf(box) ?? []),
-        around,
-      ),
-      toSettle,
-    },
-    known: around.known,
-    constantsFor: around.constantsFor,
-    recentOf: (box) => {
-      const before = kept.get(box);
-      const { recent, lastAt } = fresh.of(box);
-      return {
-        recent: lastOf([...(before?.shown.recent ?? []), ...recent]),
-        lastAt: recent.length > 0 || !before ? lastAt : before.last_at,
-      };
-    },
-  });
-  const waiting = around.toSettle.filter(({ subject_id }) => run.told.has(subject_id));
-  await replaceBoxRows(store, [...run.told], { ...told, toSettle: [...waiting, ...told.toSettle] });
+  const before = new Set<object>(told.flatMap(({ attempts, queens }) => [...attempts, ...queens]));
+  const wholes = [...run.told].flatMap((box) => run.wholeOf(box) ?? []);
+  await changeBoxRows(
+    store,
+    [...run.told],
+    rowsOf({
+      breeder,
+      boxes: run.told,
+      state: { ...stateOf(wholes, around), toSettle },
+      known: around.known,
+      constantsFor: around.constantsFor,
+      isNew: (thing) => !before.has(thing),
+      recentOf: (box) => {
+        const { recent, lastAt } = fresh.of(box);
+        const row = kept.get(box);
+        return {
+          recent: lastOf([...(row?.shown.recent ?? []), ...recent]),
+          lastAt: recent.length > 0 || !row ? lastAt : row.last_at,
+        };
+      },
+    }),
+  );
   return toSettle;
+}
+
+const boxesNamed = ({ subjects }: LogEvent): string[] =>
+  subjects.flatMap(({ kind, id }) => (kind === 'box' ? [id] : []));
+
+/** Whether an event comes after all that is known of the boxes that it names. */
+const isLater = (event: LogEvent, rows: ReadonlyMap<string, ToldRow>): boolean =>
+  boxesNamed(event).every(
+    (box) => Date.parse(event.occurredAt) > Date.parse(rows.get(box)?.last_at ?? EPOCH),
+  );
+
+/** Attempts that an entry can still change: of bees that live, and of queens that are not gone. */
+function goingOn({ colonies, attempts, queens }: Whole): Attempt[] {
+  const held = new Set([
+    ...colonies.flatMap(({ ended, attempt }) => (ended ? [] : (attempt ?? []))),
+    ...queens.flatMap(({ id, gone }) => (gone ? [] : [id])),
+  ]);
+  return attempts.filter(({ id }) => held.has(id));
 }
 
 const WHOLE_STORY: readonly LogEvent['kind'][] = [
@@ -153,7 +173,11 @@ async function rowsAround(
   };
   if (!(await load(named))) return undefined;
   const here = new Set([...rows.values()].flatMap(({ told }) => idsIn(told)));
-  const elsewhere = [...new Set(events.flatMap(thingsOf))].filter((id) => !here.has(id));
+  const elsewhere = new Map(
+    events.flatMap((event) =>
+      thingsOf(event).flatMap((id): [string, string][] => (here.has(id) ? [] : [[id, event.occurredAt]])),
+    ),
+  );
   const together = new Map<string, string[]>();
   for (const { thing, box } of await boxesWith(store, elsewhere))
     together.set(thing, [...(together.get(thing) ?? []), box]);
@@ -169,29 +193,3 @@ const idsIn = ({ colonies, attempts, queens, frames }: Whole): string[] =>
 
 /** Boxes whose state is kept with this one too: where an attempt began that goes on here. */
 const originsIn = ({ attempts }: Whole): string[] => attempts.map(({ box }) => box);
-
-/** Brings the rows of these boxes up to other figures or weather, without telling their story again. */
-export async function reckonAnew(store: Store, breeder: string, boxes: readonly string[]): Promise<void> {
-  for (let at = 0; at < boxes.length; at += BOXES_AT_ONCE)
-    await reckonSome(store, breeder, boxes.slice(at, at + BOXES_AT_ONCE));
-}
-/** So many are reckoned before others get their turn. */
-const BOXES_AT_ONCE = 5;
-
-/** What is due, and by when an attempt has failed, hang on weather and figures; what is told of the boxes does not. */
-async function reckonSome(store: Store, breeder: string, wanted: readonly string[]): Promise<void> {
-  const found = await reckonedBoxes(store, wanted);
-  const begun = await reckonedBoxes(
-    store,
-    found.flatMap(({ told }) => originsIn(told)).filter((id) => !wanted.includes(id)),
-  );
-  const rows = [...found, ...begun];
-  if (rows.length === 0) return;
-  const boxes = rows.map(({ box_id }) => box_id);
-  const happened = rows.map(({ first_at }) => ({ occurredAt: first_at }));
-  const told = rows.map((row) => row.told);
-  const around = await surroundings(store, breeder, told, happened);
-  const state = stateOf(told, around);
-  const { known, constantsFor } = around;
-  await replaceReckonedRows(store, boxes, reckonedRows({ breeder, state, known, constantsFor }));
-}

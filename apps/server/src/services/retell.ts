@@ -6,7 +6,7 @@ import {
   type Beside,
   chronicle,
   type Known,
-  thingsOf,
+  toldIn,
   type YardState,
 } from '@yellow-cell/core';
 import { addBeside, besideOf, boxesWith, clearBeside, signsOf, type ToldWith } from '../store/beside.ts';
@@ -94,13 +94,35 @@ async function tellAnew(
   const rounds = await eventsAbout(store, subjectIds(events, 'round'), ROUND_KINDS);
   const kept = await besideOf(store, [...own]);
   const known = await knownFor(store, breeder, events, kept);
+  const all = chronicle([...new Map([...rounds, ...events].map((event) => [event.id, event])).values()]);
+  const told = (elsewhere: readonly ToldWith[]) => tellWith({ known, own, all, kept, events, elsewhere });
+  const first = told([]);
+  const elsewhere = (await boxesWith(store, first.missing)).filter(({ box }) => !own.has(box));
+  return { ...(elsewhere.length === 0 ? first : told(elsewhere)), known };
+}
+
+interface Telling {
+  known: Known;
+  own: ReadonlySet<string>;
+  all: ReturnType<typeof chronicle>;
+  kept: readonly Beside[];
+  events: readonly LogEvent[];
+  elsewhere: readonly ToldWith[];
+}
+
+function tellWith({ known, own, all, kept, events, elsewhere }: Telling) {
   const asked = new Set<Beside>();
+  /** Things that were not where an event says, and when it last was so. */
+  const missing = new Map<string, string>();
   const besides = new Map(kept.map((each) => [`${each.event} ${each.box}`, each]));
-  const things = [...new Set(events.flatMap(thingsOf))];
+  const before = toldBefore([...elsewhere, ...events.flatMap(toldHere)]);
   const run = apart({
     known,
     isOwn: (box) => own.has(box),
-    boxesWith: toldBefore([...(await boxesWith(store, things, [...own])), ...toldHere(events, things)]),
+    boxesWith: (thing, until) => {
+      missing.set(thing, until.occurredAt);
+      return before(thing, until);
+    },
     besideOf: (event, box) => {
       const found = besides.get(`${event} ${box}`);
       if (found) asked.add(found);
@@ -108,10 +130,9 @@ async function tellAnew(
     },
     sign,
   });
-  const all = new Map([...rounds, ...events].map((event) => [event.id, event]));
   const recent = newRecent();
   const toSettle: Unsettled[] = [];
-  for (const { event, on } of chronicle([...all.values()])) {
+  for (const { event, on } of all) {
     const sentence = run.tell(event, on);
     if (sentence === undefined) recent.add(event);
     else toSettle.push({ event, sentence });
@@ -119,7 +140,7 @@ async function tellAnew(
   // What was told with another box before, and is not any more, is missing in that one.
   const left = kept.filter((each) => !asked.has(each)).map(({ box }) => box);
   const wanted = [...new Set([...run.wanted, ...left])].filter((box) => !own.has(box));
-  return { run, events: new Set(events.map(({ id }) => id)), known, recent, toSettle, wanted };
+  return { run, events: new Set(events.map(({ id }) => id)), recent, toSettle, wanted, missing };
 }
 
 async function knownFor(
@@ -138,18 +159,8 @@ async function knownFor(
   };
 }
 
-/** In which boxes these events tell of things. */
-function toldHere(events: readonly LogEvent[], things: readonly string[]): ToldWith[] {
-  const wanted = new Set(things);
-  return events.flatMap(({ kind, occurredAt, subjects }) => {
-    const boxes = subjects.flatMap((each) => (each.kind === 'box' ? [each.id] : []));
-    return subjects
-      .filter((each) => wanted.has(each.id) && (each.kind !== 'box' || kind === 'boxStacked'))
-      .flatMap(({ id: thing }) =>
-        boxes.filter((box) => box !== thing).map((box) => ({ thing, box, first: occurredAt })),
-      );
-  });
-}
+const toldHere = (event: LogEvent): ToldWith[] =>
+  toldIn(event).map((each) => ({ ...each, first: event.occurredAt }));
 
 /** Boxes that a thing was told of in until an event, by when each first was. */
 function toldBefore(told: readonly ToldWith[]): ApartOptions['boxesWith'] {
@@ -167,7 +178,7 @@ export interface Recent {
   of(box: string): { recent: ReturnType<typeof lastOf>; lastAt: string };
 }
 
-const EPOCH = '1970-01-01T00:00:00.000Z';
+export const EPOCH = '1970-01-01T00:00:00.000Z';
 
 export function newRecent(): Recent {
   const events = new Map<string, LogEvent[]>();

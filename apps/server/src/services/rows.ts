@@ -10,6 +10,7 @@ import type {
 } from '@yellow-cell/contract';
 import {
   type Constants,
+  cellDay,
   compartmentsOf,
   compassPoint,
   type Day,
@@ -26,7 +27,6 @@ import {
   wholeIn,
   type YardState,
 } from '@yellow-cell/core';
-import type { ReckonedRows } from '../store/readTables.ts';
 import type { ReadRows, RoundInsert, WeatherInsert } from '../store/tables.ts';
 
 /** What the state of some boxes says, as rows of the read tables. */
@@ -37,6 +37,8 @@ export interface Told {
   state: YardState;
   known: Known;
   constantsFor: (box: BoxState) => Constants;
+  /** Of attempts and queens only those are written; all, where it is left out. */
+  isNew?: (thing: { id: string }) => boolean;
   /** What happened last in a box, newest last, and when. */
   recentOf: (box: string) => { recent: readonly Entry[]; lastAt: string };
 }
@@ -49,7 +51,7 @@ export const lastOf = (events: readonly (Entry | LogEvent)[]): Entry[] =>
   });
 
 export function rowsOf(told: Told): ReadRows {
-  const { breeder: breeder_id, state, recentOf } = told;
+  const { breeder: breeder_id, state, recentOf, isNew = () => true } = told;
   const boxes = [...state.boxes.values()].map((box): ReadRows['boxes'][number] => {
     const whole = wholeIn(state, box.id) as Whole;
     const { recent, lastAt } = recentOf(box.id);
@@ -70,16 +72,18 @@ export function rowsOf(told: Told): ReadRows {
     };
   });
   const queens = [...state.queens.values()]
-    .filter((queen) => state.boxes.has(queen.box))
+    .filter((queen) => state.boxes.has(queen.box) && isNew(queen))
     .map((queen) => queenRow(breeder_id, queen));
   const toSettle = toSettleRows(breeder_id, state, ({ kind, id }) => kind === 'box' && told.boxes.has(id));
   return { boxes, queens, toSettle, ...reckonedRows(told) };
 }
 
 /** What hangs on weather and figures beside the state itself: work that is due, and by when attempts have failed. */
-export function reckonedRows(told: Omit<Told, 'recentOf' | 'boxes'>): ReckonedRows {
-  const { breeder: breeder_id, state, known, constantsFor } = told;
-  const rows: ReckonedRows = { compartments: [], attempts: [], due: [] };
+export function reckonedRows(
+  told: Omit<Told, 'recentOf' | 'boxes'>,
+): Pick<ReadRows, 'compartments' | 'attempts' | 'due'> {
+  const { breeder: breeder_id, state, known, constantsFor, isNew = () => true } = told;
+  const rows: ReturnType<typeof reckonedRows> = { compartments: [], attempts: [], due: [] };
   for (const box of state.boxes.values()) {
     const weather = weatherAt(state, box);
     const design = designOf(known.designs, box);
@@ -117,7 +121,7 @@ export function reckonedRows(told: Omit<Told, 'recentOf' | 'boxes'>): ReckonedRo
   }
   for (const attempt of state.attempts.values()) {
     const box = state.boxes.get(attempt.box);
-    if (box) rows.attempts.push(attemptRow(told, attempt, box));
+    if (box && isNew(attempt)) rows.attempts.push(attemptRow(told, attempt, box));
   }
   return rows;
 }
@@ -159,7 +163,8 @@ function shownOf({ box, colonies, attempts, queens, frames }: Whole) {
     box,
     colonies: shown,
     attempts: attempts.filter(({ id }) => current.has(id)),
-    queens: queens.filter(({ colony, gone }) => living.has(colony) && (!gone || gone.backBy)),
+    // One put aside goes back, whatever became of her bees.
+    queens: queens.filter(({ colony, gone }) => (gone ? gone.backBy : living.has(colony))),
     frames,
   };
 }
@@ -184,6 +189,7 @@ function attemptRow(
     frames: attempt.frames,
     round_id: attempt.round ?? null,
     given_on: attempt.givenOn,
+    cell_on: cellDay(attempt),
     take_on: takeOn,
     miss_on: missOn,
     fail_by: failBy(attempt, weatherAt(state, box), constantsFor(box)),

@@ -1,10 +1,10 @@
 import type { SettingFields, Settings } from '@yellow-cell/contract';
 import { constantProblem, ProblemsError } from '@yellow-cell/core';
 import { type BreederRow, findBreeder, replaceSettings } from '../store/breeders.ts';
-import { allBoxIds } from '../store/standing.ts';
+import { yardIds } from '../store/yards.ts';
 import { Conflict, fieldChanges, NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
-import { reckonAnew } from './refresh.ts';
+import { reckonYard } from './reckon.ts';
 
 const FIELD_NAMES = { person: 'Name', constants: 'Constants', climates: 'Climates', workshop: 'Workshop' };
 const MEASURE_NAMES = {
@@ -30,12 +30,15 @@ export async function changeSettings(context: Context, { version, ...fields }: S
     if (!(await replaceSettings(store, fields, version))) {
       throw new Conflict('The settings were changed in between.', differing, settingsOf(before));
     }
-    const constantsChanged =
-      fieldChanges(fields, before.settings, { constants: FIELD_NAMES.constants }).length > 0;
-    if (constantsChanged) await reckonAnew(store, context.breeder, await allBoxIds(store));
+    for (const yard of await yardIds(store))
+      if (fieldChanges(figuresOf(fields, yard), figuresOf(before.settings, yard), FIGURES).length > 0)
+        await reckonYard(store, context.breeder, yard);
     return { ...fields, version: version + 1 };
   });
 }
+
+const FIGURES = { figures: 'Figures' };
+const figuresOf = ({ constants }: SettingFields, yard: string) => ({ figures: constants[yard] ?? {} });
 
 export const settingsOf = ({ settings, settings_version }: BreederRow): Settings => ({
   ...settings,

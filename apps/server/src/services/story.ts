@@ -9,6 +9,8 @@ export interface Touched {
   rounds: ReadonlySet<string>;
   /** Yards whose weather was recorded. */
   yards: ReadonlySet<string>;
+  /** The days of which it was, or was corrected; left out, all of them count as new. */
+  weatherDays?: readonly string[];
   /** Yards of whose blooms and trials something was told. */
   seasons: ReadonlySet<string>;
 }

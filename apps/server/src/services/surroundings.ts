@@ -1,4 +1,4 @@
-import type { BoxState, LogEvent, Round, WeatherDay } from '@yellow-cell/contract';
+import type { Attempt, BoxState, LogEvent, Round, WeatherDay } from '@yellow-cell/contract';
 import {
   type Constants,
   constantsWith,
@@ -10,7 +10,8 @@ import {
   type YardState,
 } from '@yellow-cell/core';
 import type { Store } from '../store/database.ts';
-import { aroundTold } from '../store/standing.ts';
+import { designsIn } from '../store/reckoned.ts';
+import { type AroundTold, aroundTold } from '../store/standing.ts';
 import type { ReadRows } from '../store/tables.ts';
 import { knownDesigns } from './designCache.ts';
 
@@ -36,8 +37,9 @@ export async function surroundings(
   breeder: string,
   told: readonly Whole[],
   events: readonly Happened[],
+  /** Those that are reckoned; all of them, where it is left out. */
+  attempts: readonly Pick<Attempt, 'givenOn' | 'round'>[] = told.flatMap((each) => each.attempts),
 ): Promise<Surroundings> {
-  const attempts = told.flatMap((each) => each.attempts);
   const days = events.map(({ occurredAt }) => plusDays(occurredAt.slice(0, 10), -WEATHER_BACK_D));
   const rounds = [
     ...attempts.flatMap(({ round }) => round ?? []),
@@ -53,6 +55,32 @@ export async function surroundings(
     from: days.reduce((first, day) => (day < first ? day : first), '9999-12-31'),
     given: [...new Set(attempts.map(({ givenOn }) => plusDays(givenOn, -ATTEMPT_BEFORE_D)))],
   });
+  return surroundingsOf(store, breeder, around);
+}
+
+/** The same for all boxes of a yard: all its weather, and no rounds. */
+export async function yardSurroundings(
+  store: Store,
+  breeder: string,
+  yard: string,
+): Promise<YardSurroundings> {
+  const around = await aroundTold(store, {
+    boxes: [],
+    designs: await designsIn(store, yard),
+    yards: [yard],
+    rounds: [],
+    from: FIRST_DAY,
+    given: [],
+  });
+  const constantsIn = (of: string) => constantsWith(around.constants?.[of]);
+  return { ...(await surroundingsOf(store, breeder, around)), constantsIn };
+}
+export interface YardSurroundings extends Surroundings {
+  constantsIn: (yard: string) => Constants;
+}
+const FIRST_DAY = '1900-01-01';
+
+async function surroundingsOf(store: Store, breeder: string, around: AroundTold): Promise<Surroundings> {
   const designs = await knownDesigns(store, breeder, around.designs);
   const weather = new Map<string, Map<Day, WeatherDay>>();
   for (const { yard, ...day } of around.weather) {

@@ -54,21 +54,21 @@ export interface ToldWith {
   first: string;
 }
 
-/** Boxes, beside these, that things were told of in. */
-export async function boxesWith(
-  store: Store,
-  things: readonly string[],
-  beside: readonly string[] = [],
-): Promise<ToldWith[]> {
-  if (things.length === 0) return [];
+/** Boxes that things were told of in, as `toldIn` in core has it, each until a moment. */
+export async function boxesWith(store: Store, things: ReadonlyMap<string, string>): Promise<ToldWith[]> {
+  if (things.size === 0) return [];
   const { rows } = await sql<ToldWith>`
     select about.subject_id as thing, box.subject_id as box, min(event.occurred_at) as first
-    from event_subject about
-    join event_subject box on box.breeder_id = about.breeder_id and box.event_id = about.event_id
-      and box.kind = 'box' and box.subject_id <> all(${beside}::uuid[])
+    from unnest(${[...things.keys()]}::uuid[], ${[...things.values()]}::timestamptz[]) as wanted(thing, until)
+    join event_subject about on about.subject_id = wanted.thing
     join event on event.breeder_id = about.breeder_id and event.id = about.event_id
-    where about.subject_id = any(${things}::uuid[])
-      and (about.kind <> 'box' or (event.kind = 'boxStacked' and box.subject_id <> about.subject_id))
+      and event.occurred_at <= wanted.until
+    join event_subject box on box.breeder_id = about.breeder_id and box.event_id = about.event_id and box.kind = 'box'
+    where case about.kind
+      when 'box' then event.kind = 'boxStacked' and box.subject_id <> about.subject_id
+      when 'colony' then event.payload->>'colony' = about.subject_id::text
+        and box.subject_id::text in (event.payload->>'box', event.payload->>'toBox')
+      else true end
     group by 1, 2`.execute(store);
   return rows;
 }

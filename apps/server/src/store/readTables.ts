@@ -17,13 +17,28 @@ export const READ_TABLES = [
   'weather_day',
 ] as const;
 
-/** What is reckoned from weather and figures, beside what is told of the boxes themselves. */
-const RECKONED_TABLES = ['compartment_state', 'attempt_state', 'due_state'] as const;
-
 /** Replaces all that the read tables say of these boxes. */
 export async function replaceBoxRows(store: Store, boxes: readonly string[], rows: ReadRows): Promise<void> {
   await replaceToSettle(store, boxes, rows.toSettle);
   await replaceIn(store, BOX_TABLES, boxes, byTable(rows));
+}
+
+/** Brings rows of boxes that stand there up to what was told on: of attempts and queens, those alone that are given. */
+export async function changeBoxRows(
+  store: Store,
+  boxes: readonly string[],
+  { boxes: standing, ...rows }: ReadRows,
+): Promise<void> {
+  await sql`with
+    compartments as (delete from compartment_state where box_id = any(${boxes}::uuid[])),
+    due as (delete from due_state where box_id = any(${boxes}::uuid[])),
+    attempts as (delete from attempt_state where attempt_id = any(${rows.attempts.map((row) => row.attempt_id)}::uuid[])),
+    queens as (delete from queen_state where queen_id = any(${rows.queens.map((row) => row.queen_id)}::uuid[]))
+    select 1`.execute(store);
+  await fillIn(store, BOX_TABLES, byTable({ boxes: [], ...rows }));
+  for (const { breeder_id: _, box_id, ...row } of standing)
+    await store.updateTable('box_state').set(row).where('box_id', '=', box_id).execute();
+  for (const some of chunks(rows.toSettle)) await store.insertInto('event_to_settle').values(some).execute();
 }
 
 /** Adds all that the read tables say of boxes of which they say nothing yet. */
@@ -40,22 +55,8 @@ const byTable = (rows: ReadRows) => ({
   due_state: rows.due,
 });
 
-export type ReckonedRows = Pick<ReadRows, 'compartments' | 'attempts' | 'due'>;
-
-/** Replaces what is due in these boxes, and nothing that is told of them. */
-export const replaceReckonedRows = (
-  store: Store,
-  boxes: readonly string[],
-  rows: ReckonedRows,
-): Promise<void> =>
-  replaceIn(store, RECKONED_TABLES, boxes, {
-    compartment_state: rows.compartments,
-    attempt_state: rows.attempts,
-    due_state: rows.due,
-  });
-
 /** One statement to clear and one to fill, whatever the tables. */
-async function replaceIn<Table extends string>(
+export async function replaceIn<Table extends string>(
   store: Store,
   tables: readonly Table[],
   boxes: readonly string[],
@@ -84,7 +85,7 @@ async function fillIn<Table extends string>(
         : sql`${sql.ref(`${table}_new`)} as (insert into ${sql.table(table)}
             select * from json_populate_recordset(null::${sql.table(table)}, ${JSON.stringify(some)}))`;
     });
-    await sql`with ${sql.join(fill)} select 1`.execute(store);
+    if (fill.length > 0) await sql`with ${sql.join(fill)} select 1`.execute(store);
   }
 }
 
@@ -113,9 +114,15 @@ export async function replaceWeatherRows(
   store: Store,
   yards: readonly string[],
   rows: readonly WeatherInsert[],
+  /** Of these days alone; of all, where they are left out. */
+  days?: readonly string[],
 ): Promise<void> {
   for (const some of chunks(yards))
-    await store.deleteFrom('weather_day').where('yard_id', 'in', some).execute();
+    await store
+      .deleteFrom('weather_day')
+      .where('yard_id', 'in', some)
+      .$if(days !== undefined, (q) => q.where(sql<boolean>`day = any(${days ?? []}::date[])`))
+      .execute();
   for (const some of chunks(rows)) await store.insertInto('weather_day').values(some).execute();
 }
 

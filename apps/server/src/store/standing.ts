@@ -2,6 +2,7 @@ import type { Attempt, BoxStanding, Queen, Round, WeatherDay } from '@yellow-cel
 import { type RawBuilder, sql } from 'kysely';
 import { splitKey } from './boxes.ts';
 import type { Store } from './database.ts';
+import { ATTEMPT_D } from './reckoned.ts';
 import type { ReadRows } from './tables.ts';
 
 /** A box as it is kept: the text that screens get, and what is needed beside it. */
@@ -102,47 +103,9 @@ export async function toldBoxes(store: Store, boxes: readonly string[]): Promise
     .execute();
 }
 
-/** What is reckoned anew from, where weather or figures change: without what screens are sent. */
-export async function reckonedBoxes(
-  store: Store,
-  boxes: readonly string[],
-): Promise<(Pick<ToldRow, 'box_id' | 'told'> & { first_at: string })[]> {
-  if (boxes.length === 0) return [];
-  return store
-    .selectFrom('box_state')
-    .select([
-      'box_id',
-      'told',
-      sql<string>`coalesce(shown->'recent'->0->>'occurredAt', last_at::text)`.as('first_at'),
-    ])
-    .where('box_id', 'in', boxes)
-    .$castTo<Pick<ToldRow, 'box_id' | 'told'> & { first_at: string }>()
-    .execute();
-}
-
-/** Boxes of all events about these subjects. */
-export async function boxesOfSubjects(store: Store, subjects: readonly string[]): Promise<string[]> {
-  if (subjects.length === 0) return [];
-  const rows = await store
-    .selectFrom('event_subject as about')
-    .innerJoin('event_subject as box', (join) =>
-      join.onRef('box.breeder_id', '=', 'about.breeder_id').onRef('box.event_id', '=', 'about.event_id'),
-    )
-    .select('box.subject_id as id')
-    .distinct()
-    .where('about.subject_id', 'in', subjects)
-    .where('box.kind', '=', 'box')
-    .execute();
-  return rows.map(({ id }) => id);
-}
-
 export async function boxIdsIn(store: Store, yard: string): Promise<string[]> {
   const rows = await store.selectFrom('box_state').select('box_id').where('yard_id', '=', yard).execute();
   return rows.map(({ box_id }) => box_id);
-}
-
-export async function allBoxIds(store: Store): Promise<string[]> {
-  return (await store.selectFrom('box_state').select('box_id').execute()).map(({ box_id }) => box_id);
 }
 
 export async function weatherSince(store: Store, yard: string, from: string): Promise<WeatherDay[]> {
@@ -222,9 +185,6 @@ export async function attemptById(store: Store, { id, box }: Queen): Promise<Att
   const [row] = await toldBoxes(store, [first?.box_id ?? box]);
   return row?.told.attempts.find((attempt) => attempt.id === id);
 }
-
-/** No attempt is open for longer, whatever the weather. */
-const ATTEMPT_D = 100;
 
 export interface AroundTold {
   designs: { id: string; name: string; latest: number }[];

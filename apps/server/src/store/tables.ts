@@ -120,6 +120,8 @@ export interface AttemptStateTable extends Owned {
   frames: number;
   round_id: string | null;
   given_on: Day;
+  /** The day from which it is reckoned: that of a ripe cell, before a virgin was born. */
+  cell_on: Day;
   take_on: Day | null;
   miss_on: Day | null;
   fail_by: Day;

@@ -6,8 +6,29 @@ export type Day = string;
 /** A day alone is read as midnight UTC, where every day has 24 hours; folds do this thousands of times a frame. */
 const DAY_MS = 86_400_000;
 
-export function plusDays(day: Day, days: number): Day {
-  return new Date(Date.parse(day) + days * DAY_MS).toISOString().slice(0, 10);
+export const plusDays = (day: Day, days: number): Day => dayNumbered(numberOf(day) + days);
+
+/** A log names the same few thousand days over and over: each is read and written once. */
+const DAYS_KEPT = 40_000;
+const numbers = new Map<Day, number>();
+const named = new Map<number, Day>();
+
+function numberOf(day: Day): number {
+  const known = numbers.get(day);
+  if (known !== undefined) return known;
+  if (numbers.size > DAYS_KEPT) numbers.clear();
+  const number = Date.parse(day) / DAY_MS;
+  numbers.set(day, number);
+  return number;
+}
+
+function dayNumbered(number: number): Day {
+  const known = named.get(number);
+  if (known !== undefined) return known;
+  if (named.size > DAYS_KEPT) named.clear();
+  const day = new Date(number * DAY_MS).toISOString().slice(0, 10);
+  named.set(number, day);
+  return day;
 }
 
 /** Days from `from` to `to`; below 0 where `to` comes first. */

@@ -162,6 +162,24 @@ export function thingsOf({ kind, payload, subjects }: LogEvent): string[] {
   );
 }
 
+/**
+ * In which boxes an event tells of its things: of bees in the one that they live in or move to, and not in that of a
+ * giver, a bank, or those they are compared with; of queens, cells and frames in all that it names; of a box in those
+ * stacked with it.
+ */
+export function toldIn(event: LogEvent): { thing: string; box: string }[] {
+  const { kind, payload, subjects } = event;
+  const boxes = subjects.flatMap((each) => (each.kind === 'box' ? [each.id] : []));
+  const { box: own, toBox } = payload as { box?: string; toBox?: string };
+  const things = kind === 'boxStacked' || !STACK_KINDS.includes(kind) ? thingsOf(event) : [];
+  const bees = new Set(subjects.flatMap((each) => (each.kind === 'colony' ? [each.id] : [])));
+  return things.flatMap((thing) =>
+    boxes
+      .filter((box) => box !== thing && (!bees.has(thing) || box === own || box === toBox))
+      .map((box) => ({ thing, box })),
+  );
+}
+
 const holds = ({ colonies, attempts, queens, frames }: Part, id: string): boolean =>
   [colonies, attempts, queens, frames].some((things) => things.has(id));
 

@@ -8,6 +8,7 @@ import { APP_ROLE, DUMP_ROLE } from '../database.ts';
 export async function up(db: Kysely<unknown>): Promise<void> {
   await sql
     .raw(`
+      alter table attempt_state add column cell_on date;
       create table box_beside (
         breeder_id uuid not null,
         event_id uuid not null,

@@ -9,9 +9,12 @@ export const cellDay = ({ what, givenOn, bornOn = givenOn }: Attempt): Day =>
   what === 'virgin' ? plusDays(bornOn, -CELL_BEFORE_VIRGIN_D) : givenOn;
 
 /** The day by which an attempt without eggs has failed, put off by bad weather. */
-export function failBy(attempt: Attempt, weather: Weather, constants: Constants): Day {
-  return putOff(attempt, constants.failedBy_d, weather, constants);
-}
+export const failBy = (attempt: Attempt, weather: Weather, constants: Constants): Day =>
+  failByFrom(cellDay(attempt), weather, constants);
+
+/** The same by the day from which an attempt is reckoned. */
+export const failByFrom = (cellOn: Day, weather: Weather, constants: Constants): Day =>
+  plusDays(cellOn, constants.failedBy_d + lostDaysFrom(cellOn, constants.failedBy_d, weather, constants));
 
 /** A day of the attempt, one later for each day without flying weather since she could fly. */
 export function putOff(attempt: Attempt, day: number, weather: Weather, constants: Constants): Day {
@@ -23,8 +26,11 @@ export function putOff(attempt: Attempt, day: number, weather: Weather, constant
  * at most as many as the latest day to declare failed allows. Days of which nothing is known are neither flying nor
  * lost; `unknownDays` counts them.
  */
-export function lostDays(
-  attempt: Attempt,
+export const lostDays = (attempt: Attempt, day: number, weather: Weather, constants: Constants): number =>
+  lostDaysFrom(cellDay(attempt), day, weather, constants);
+
+function lostDaysFrom(
+  cellOn: Day,
   day: number,
   weather: Weather,
   { flightsFrom_d, flyingDay_h, failedBy_d, failedByLatest_d }: Constants,
@@ -32,7 +38,7 @@ export function lostDays(
   const most = failedByLatest_d - failedBy_d;
   let lost = 0;
   for (let count = flightsFrom_d; count < day + lost && lost < most; count++) {
-    if (flyingOn(weather, plusDays(cellDay(attempt), count), flyingDay_h) === 'not') lost++;
+    if (flyingOn(weather, plusDays(cellOn, count), flyingDay_h) === 'not') lost++;
   }
   return lost;
 }
@@ -82,16 +88,29 @@ export function groundedDays(
 
 const MEAN_OVER_D = 14;
 /** Mean daily maximum of the last fortnight recorded, or of one so many days before, in °C; undefined with fewer than seven records. */
-export function recentMaximum(weather: Weather, before_d = 0): { mean_C: number; on: Day } | undefined {
+export function recentMaximum(weather: Weather, before_d = 0): Maximum | undefined {
+  const known = maxima.get(weather) ?? new Map<number, Maximum | undefined>();
+  maxima.set(weather, known);
+  if (!known.has(before_d)) known.set(before_d, meanMaximum(weather, before_d));
+  return known.get(before_d);
+}
+interface Maximum {
+  mean_C: number;
+  on: Day;
+}
+/** Weather is the same for all rooms of a yard: asked for each of them, it is reckoned once. */
+const maxima = new WeakMap<Weather, Map<number, Maximum | undefined>>();
+
+function meanMaximum(weather: Weather, before_d: number): Maximum | undefined {
   const last = lastRecord(weather);
   if (last === undefined) return undefined;
   const on = plusDays(last, -before_d);
-  const maxima = Array.from(
+  const days = Array.from(
     { length: MEAN_OVER_D },
     (_, back) => weather.get(plusDays(on, -back))?.max_C,
   ).filter((max) => max !== undefined && max !== null);
-  if (maxima.length < MEAN_OVER_D / 2) return undefined;
-  return { mean_C: maxima.reduce((sum, max) => sum + max, 0) / maxima.length, on };
+  if (days.length < MEAN_OVER_D / 2) return undefined;
+  return { mean_C: days.reduce((sum, max) => sum + max, 0) / days.length, on };
 }
 
 /**

@@ -1,0 +1,92 @@
+import { type Day, failByFrom, type Weather } from '@yellow-cell/core';
+import type { Store } from '../store/database.ts';
+import {
+  attemptsToReckon,
+  changeFailBy,
+  livedIn,
+  type ReckonedRows,
+  replaceReckonedRows,
+  standingNow,
+} from '../store/reckoned.ts';
+import { reckonedRows } from './rows.ts';
+import { stateOf, type YardSurroundings, yardSurroundings } from './surroundings.ts';
+
+/** So many boxes are read and reckoned at once; the server answers others in between. */
+const BOXES_AT_ONCE = 50;
+/** Weather before the last weeks bears on nothing but the attempts of then. */
+const STILL_BEARS_D = 75;
+
+/**
+ * Brings what is reckoned of a yard up to other figures, or to other weather from a day on, without telling a story
+ * again: what is due, and by when attempts have failed. Only rows that come out otherwise are written.
+ */
+export async function reckonYard(store: Store, breeder: string, yard: string, from?: Day): Promise<void> {
+  const around = await yardSurroundings(store, breeder, yard);
+  await reckonAttempts(store, around, yard, from);
+  const boxes = await livedIn(store, yard, from, STILL_BEARS_D);
+  const readFrom = (at: number) => standingNow(store, boxes.slice(at, at + BOXES_AT_ONCE));
+  for (let at = 0, next = readFrom(0); at < boxes.length; at += BOXES_AT_ONCE) {
+    const standing = await next;
+    // Read while these are reckoned.
+    next = readFrom(at + BOXES_AT_ONCE);
+    await reckonBoxes(store, breeder, around, standing);
+  }
+}
+
+async function reckonAttempts(
+  store: Store,
+  { weather, constantsIn }: YardSurroundings,
+  yard: string,
+  from: Day | undefined,
+): Promise<void> {
+  const days = weather.get(yard) ?? NO_WEATHER;
+  const constants = constantsIn(yard);
+  const attempts = await attemptsToReckon(store, yard, from);
+  await changeFailBy(
+    store,
+    attempts.flatMap(({ attempt_id, cell_on, fail_by }) => {
+      const now = failByFrom(cell_on, days, constants);
+      return now === fail_by ? [] : [{ attempt_id, fail_by: now }];
+    }),
+  );
+}
+const NO_WEATHER: Weather = new Map();
+
+/** What is due in these boxes, from what screens are shown of them. */
+async function reckonBoxes(
+  store: Store,
+  breeder: string,
+  around: YardSurroundings,
+  { boxes, shown, before }: Awaited<ReturnType<typeof standingNow>>,
+): Promise<void> {
+  const now: ReckonedRows = { compartments: [], due: [] };
+  // Each by itself: what lives in one is looked for among what lives in it.
+  for (const each of shown) {
+    const state = stateOf([each], around);
+    const { compartments, due } = reckonedRows({ breeder, ...around, state, isNew: () => false });
+    now.compartments.push(...compartments);
+    now.due.push(...due);
+  }
+  const [sums, stood] = [now, before].map(({ compartments, due }) => sumsOf([...compartments, ...due]));
+  const changed = boxes.filter((box) => sums?.get(box) !== stood?.get(box));
+  const ofChanged = ({ box_id }: { box_id: string }) => changed.includes(box_id);
+  await replaceReckonedRows(store, changed, {
+    compartments: now.compartments.filter(ofChanged),
+    due: now.due.filter(ofChanged),
+  });
+}
+
+/** The rows of each box as one text, whatever their order and that of their columns. */
+function sumsOf(rows: readonly { box_id: string }[]): Map<string, string> {
+  const texts = new Map<string, string[]>();
+  for (const row of rows) {
+    const text = Object.entries(row)
+      .map(([column, value]) => `${column} ${value}`)
+      .sort()
+      .join('; ');
+    const own = texts.get(row.box_id);
+    if (own) own.push(text);
+    else texts.set(row.box_id, [text]);
+  }
+  return new Map([...texts].map(([box, own]) => [box, own.sort().join('\n')]));
+}
