@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { Entry } from '@yellow-cell/contract';
-import { bodiesOf, fold, plusDays, seededRandom, wholeIn } from '@yellow-cell/core';
+import { bodiesOf, fold, foldLog, plusDays, seededRandom, wholeIn } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { logEntries } from '../src/services/logEntries.ts';
 import { rebuild } from '../src/services/rebuild.ts';
 import { goOn } from '../src/services/refresh.ts';
+import { boxLog } from '../src/services/yardLog.ts';
 import { loadDesigns } from '../src/store/designs.ts';
 import { eventsAbout, subjectsOfKind } from '../src/store/events.ts';
 import { toldBoxes } from '../src/store/standing.ts';
@@ -172,18 +173,27 @@ describe('going on from the boxes as they stand', () => {
   );
 
   it('says what all boxes told together say', async () => {
-    const { state, boxes } = await server.context.within(async (store) => {
+    const { state, boxes, yards } = await server.context.within(async (store) => {
       const ids = await subjectsOfKind(store, 'box');
       const designs = await loadDesigns(store);
       const known = {
         designs: new Map(designs.map((design) => [design.id, design])),
         yards: await yardIds(store),
       };
-      return { state: fold(known, await eventsAbout(store, ids)), boxes: await toldBoxes(store, ids) };
+      return {
+        yards: known.yards,
+        state: fold(known, await eventsAbout(store, ids)),
+        boxes: await toldBoxes(store, ids),
+      };
     });
     expect(boxes.length).toBeGreaterThan(20);
     for (const { box_id, told } of boxes)
       expect(told, box_id).toEqual(JSON.parse(JSON.stringify(wholeIn(state, box_id))));
+    for (const { box_id, told } of boxes) {
+      const log = await boxLog(server.context, box_id);
+      const alone = foldLog({ designs: new Map(log.designs.map((each) => [each.id, each])), yards }, [log]);
+      expect(JSON.parse(JSON.stringify(wholeIn(alone, box_id))), box_id).toEqual(told);
+    }
     const settled = await server.context.within((store) =>
       store.selectFrom('event_to_settle').select('event_id').distinct().execute(),
     );

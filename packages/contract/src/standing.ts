@@ -298,6 +298,14 @@ export interface BoxStanding {
   recent: readonly Entry[];
 }
 
+/** What a box was like before an event that is about it and others. Null where there was no such box yet. */
+export interface BoxBefore {
+  event: string;
+  box: string;
+  before: Omit<BoxStanding, 'recent'> | null;
+}
+export const BoxBefore = z.custom<BoxBefore>();
+
 /** A page of boxes as they stand. */
 export interface Standing {
   boxes: readonly BoxStanding[];

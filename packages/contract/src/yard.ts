@@ -3,6 +3,7 @@ import { Design } from './design.ts';
 import { LogEvent } from './event/entry.ts';
 import { Measures } from './measures.ts';
 import { CalendarDate, Id, Instant, name, text, wholeNumber, Zone } from './primitives.ts';
+import { BoxBefore } from './standing.ts';
 import { DueKind, Status } from './status.ts';
 import { Workshop } from './workshop.ts';
 
@@ -55,9 +56,15 @@ export type BoxRow = z.infer<typeof BoxRow>;
 export const BoxPage = z.strictObject({ boxes: z.array(BoxRow), next: z.string().nullable() });
 export type BoxPage = z.infer<typeof BoxPage>;
 
-/** Enough to fold one page of a yard at any date: its boxes' events, its weather, the rounds, and the designs they are built from. */
+/**
+ * Enough to tell the boxes of one page at any date: their events, the rounds and weather, the designs they are built
+ * from, and what other boxes were like before events that are about one of these and of those.
+ */
 export const YardLog = z.strictObject({
+  /** The boxes whose stories these are. */
+  of: z.array(Id),
   events: z.array(LogEvent),
+  beside: z.array(BoxBefore),
   designs: z.array(Design),
   next: z.string().nullable(),
 });

@@ -1,15 +1,16 @@
 import { createHash } from 'node:crypto';
 import type { LogEvent } from '@yellow-cell/contract';
 import {
-  type ApartOptions,
   apart,
   type Beside,
   chronicle,
   type Known,
+  type ToldWith,
+  toldBefore,
   toldIn,
   type YardState,
 } from '@yellow-cell/core';
-import { addBeside, besideOf, boxesWith, clearBeside, signsOf, type ToldWith } from '../store/beside.ts';
+import { addBeside, besideOf, boxesWith, clearBeside, signsOf } from '../store/beside.ts';
 import type { Store } from '../store/database.ts';
 import { eventsAbout, eventsOfBoxes } from '../store/events.ts';
 import { replaceBoxRows } from '../store/readTables.ts';
@@ -161,16 +162,6 @@ async function knownFor(
 
 const toldHere = (event: LogEvent): ToldWith[] =>
   toldIn(event).map((each) => ({ ...each, first: event.occurredAt }));
-
-/** Boxes that a thing was told of in until an event, by when each first was. */
-function toldBefore(told: readonly ToldWith[]): ApartOptions['boxesWith'] {
-  const byThing = new Map<string, ToldWith[]>();
-  for (const each of told) byThing.set(each.thing, [...(byThing.get(each.thing) ?? []), each]);
-  return (thing, { occurredAt }) =>
-    (byThing.get(thing) ?? [])
-      .filter(({ first }) => Date.parse(first) <= Date.parse(occurredAt))
-      .map(({ box }) => box);
-}
 
 /** What happened last in each box, and when. */
 export interface Recent {

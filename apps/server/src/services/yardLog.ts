@@ -1,15 +1,16 @@
 import type { LogEvent, YardLog } from '@yellow-cell/contract';
 import { fold, type Known } from '@yellow-cell/core';
+import { besideOf } from '../store/beside.ts';
 import { boxIdPage } from '../store/boxes.ts';
 import type { Store } from '../store/database.ts';
 import { loadDesigns } from '../store/designs.ts';
-import { eventsAbout } from '../store/events.ts';
+import { eventsAbout, eventsOfBoxes } from '../store/events.ts';
 import { findYard, yardIds } from '../store/yards.ts';
 import { NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
-import { SEASON_KINDS, storyOf } from './story.ts';
+import { designIdsOf, ROUND_KINDS, SEASON_KINDS, subjectIds } from './story.ts';
 
-/** The story of one page of a yard's boxes, for a reader who folds it at any date. */
+/** The stories of one page of a yard's boxes, for a reader who tells them at any date. */
 export async function yardLog(
   context: Context,
   yard: string,
@@ -19,7 +20,10 @@ export async function yardLog(
   return context.reading(async (store) => {
     if (!(await findYard(store, yard))) throw new NotFound('There is no such yard.');
     const { ids, next } = await boxIdPage(store, yard, after, limit);
-    return { ...(await logOf(store, ids)), next };
+    const log = await logOf(store, ids);
+    const yards = [yard, ...subjectIds(log.events, 'yard')];
+    const weather = await eventsAbout(store, [...new Set(yards)], ['weatherRecorded']);
+    return { ...log, events: [...log.events, ...weather], next };
   });
 }
 
@@ -34,12 +38,11 @@ export const seasonLog = (context: Context, yard: string): Promise<LogEvent[]> =
 export const boxLog = (context: Context, box: string): Promise<YardLog> =>
   context.reading(async (store) => ({ ...(await logOf(store, [box])), next: null }));
 
-async function logOf(store: Store, boxes: readonly string[]): Promise<Pick<YardLog, 'events' | 'designs'>> {
-  const { events, designIds } = await storyOf(store, {
-    boxes: new Set(boxes),
-    rounds: new Set(),
-    yards: new Set(),
-    seasons: new Set(),
-  });
-  return { events, designs: await loadDesigns(store, designIds) };
+async function logOf(store: Store, boxes: readonly string[]): Promise<Omit<YardLog, 'next'>> {
+  const events = await eventsOfBoxes(store, boxes);
+  const rounds = await eventsAbout(store, subjectIds(events, 'round'), ROUND_KINDS);
+  const beside = (await besideOf(store, boxes)).map(({ event, box, before }) => ({ event, box, before }));
+  const all = [...new Map([...rounds, ...events].map((event) => [event.id, event])).values()];
+  const designs = new Set([...designIdsOf(all), ...beside.flatMap(({ before }) => before?.box.design ?? [])]);
+  return { of: [...boxes], events: all, beside, designs: await loadDesigns(store, [...designs]) };
 }

@@ -1,4 +1,4 @@
-import type { Beside } from '@yellow-cell/core';
+import type { Beside, ToldWith } from '@yellow-cell/core';
 import { sql } from 'kysely';
 import type { Store } from './database.ts';
 
@@ -45,13 +45,6 @@ export async function addBeside(store: Store, breeder: string, beside: readonly 
   await sql`insert into box_beside select * from json_populate_recordset(null::box_beside, ${JSON.stringify(rows)})`.execute(
     store,
   );
-}
-
-/** Of living things, and of boxes stacked upon one another: a box that an event names with them, and when the first did. */
-export interface ToldWith {
-  thing: string;
-  box: string;
-  first: string;
 }
 
 /** Boxes that things were told of in, as `toldIn` in core has it, each until a moment. */

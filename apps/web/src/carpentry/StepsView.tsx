@@ -1,13 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { BoxPage, BoxState, BuildPart, BuildStep, Design, YardLog } from '@yellow-cell/contract';
-import {
-  chronicle,
-  daysBetween,
-  defaultConstants,
-  foldChronicle,
-  plusDays,
-  showDay,
-} from '@yellow-cell/core';
+import { daysBetween, foldLog, plusDays, showDay } from '@yellow-cell/core';
 import { TriangleAlert } from 'lucide-react';
 import { type FormEvent, useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -84,7 +77,7 @@ function useBox(id: string): BoxState | undefined {
       designs: new Map(log.designs.map((design) => [design.id, design])),
       yards: new Set(yards.map((yard) => yard.id)),
     };
-    return foldChronicle(known, chronicle(log.events), on, defaultConstants).boxes.get(id);
+    return foldLog(known, [log], on).boxes.get(id);
   }, [log, yards, on, id]);
 }
 

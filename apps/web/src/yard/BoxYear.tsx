@@ -54,7 +54,7 @@ function Strips({ view, box }: { view: YardView; box: string }) {
   const rooms = useMemo(() => {
     if (!data) return [];
     const designs = new Map([...view.designs, ...data.designs.map((each) => [each.id, each] as const)]);
-    return roomYears({ designs, yards: new Set([view.yard.id]) }, data.events, box, year.from, view.on);
+    return roomYears({ designs, yards: new Set([view.yard.id]) }, data, box, year.from, view.on);
   }, [data, view.designs, view.yard.id, box, year.from, view.on]);
   if (!data) return <p className="text-soft">Reading its story…</p>;
   return (

@@ -14,6 +14,7 @@ import {
   chronicle,
   constantsWith,
   type Day,
+  foldLog,
   foldOn,
   type Known,
   stateOfStanding,
@@ -139,21 +140,16 @@ function stateOf(
   constants: Constants,
 ): YardState {
   const logs = pages.filter((page) => 'events' in page);
-  const standing = pages.filter((page) => 'boxes' in page);
-  const before = stateOfStanding(
-    standing.flatMap(({ boxes }) => boxes),
-    logs.length > 0 ? [] : around.rounds,
-    yard,
-    logs.length > 0 ? [] : around.weather,
-  );
-  const events = new Map(logs.flatMap((page) => page.events.map((event) => [event.id, event] as const)));
-  const told = new Set(before.story.map(({ id }) => id));
-  for (const { entries } of parcels) {
-    // What the server has told already is not told twice while the parcel is still here.
-    if (entries.some(({ id }) => told.has(id) || events.has(id))) continue;
-    for (const entry of entries) events.set(entry.id, asEvent(entry));
-  }
-  return foldOn(before, known, chronicle([...events.values()]), on, constants);
+  const standing = pages.flatMap((page) => ('boxes' in page ? page.boxes : []));
+  const before =
+    logs.length > 0
+      ? foldLog(known, logs, on)
+      : stateOfStanding(standing, around.rounds, yard, around.weather);
+  const told = new Set([...before.story, ...logs.flatMap(({ events }) => events)].map(({ id }) => id));
+  // What the server has told already is not told twice while the parcel is still here.
+  const unsent = parcels.filter(({ entries }) => !entries.some(({ id }) => told.has(id)));
+  const events = unsent.flatMap(({ entries }) => entries.map(asEvent));
+  return foldOn(before, known, chronicle(events), on, constants);
 }
 
 const NO_DESIGNS: readonly DesignSummary[] = [];

@@ -1,4 +1,4 @@
-import type { BoxStanding, LogEvent, Subject } from '@yellow-cell/contract';
+import type { BoxBefore, BoxStanding, LogEvent, Subject } from '@yellow-cell/contract';
 import type { Day } from '../calendar/days.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
 import { clockProblem } from './entryProblem.ts';
@@ -14,11 +14,7 @@ export type Whole = Omit<BoxStanding, 'recent'>;
  * story of another of them can be told without telling that of this one; where the sign would differ, this one must be
  * told anew as well.
  */
-export interface Beside {
-  event: string;
-  box: string;
-  /** Null where there was no such box yet. */
-  before: Whole | null;
+export interface Beside extends BoxBefore {
   sign: string;
 }
 
@@ -40,9 +36,9 @@ export interface ApartOptions {
   /** Boxes of which something was told with this thing, or stacked with this box, until an event. */
   boxesWith: (thing: string, until: LogEvent) => readonly string[];
   /** What is kept of another box before an event. */
-  besideOf: (event: string, box: string) => Beside | undefined;
-  /** A short text that differs where the given one does. */
-  sign: (text: string) => string;
+  besideOf: (event: string, box: string) => (BoxBefore & { sign?: string }) | undefined;
+  /** A short text that differs where the given one does; left out where stories are only read. */
+  sign?: (text: string) => string;
 }
 
 /** Stories of boxes, each told by itself, event by event in their order. */
@@ -51,6 +47,8 @@ export interface Apart {
   tell(event: LogEvent, on: Day): string | undefined;
   /** What is told of a box by now. */
   wholeOf(box: string): Whole | undefined;
+  /** What is told of all boxes by now, as a fold of them has it. */
+  state(): Omit<YardState, 'story' | 'toSettle'>;
   /** Boxes that an event was told with. */
   told: Set<string>;
   /** What the boxes told here were like before events that are about several. */
@@ -67,7 +65,13 @@ export function apart(options: ApartOptions): Apart {
   const { known, constants = defaultConstants, isOwn, boxesWith, besideOf, sign } = options;
   const parts = new Map<string, Part>((options.from ?? []).map((whole) => [whole.box.id, together([whole])]));
   const rounds = new Map(options.rounds);
-  const around = { known, constants, rounds, weather: new Map(), trials: new Map() };
+  const around: Pick<Telling, 'known' | 'constants' | 'rounds' | 'weather' | 'trials'> = {
+    known,
+    constants,
+    rounds,
+    weather: new Map(),
+    trials: new Map(),
+  };
   const beside: Beside[] = [];
   const wanted = new Set<string>();
   const told = new Set<string>();
@@ -122,10 +126,10 @@ export function apart(options: ApartOptions): Apart {
     const sentence = tell(telling, event, on);
     for (const id of concerned) {
       const now = wholeIn(telling, id);
-      const made = sign(JSON.stringify([sentence ?? null, now ?? null]));
+      const made = sign?.(JSON.stringify([sentence ?? null, now ?? null]));
       if (isOwn(id)) {
         const was = before.get(id);
-        beside.push({ event: event.id, box: id, before: was ?? null, sign: made });
+        if (made !== undefined) beside.push({ event: event.id, box: id, before: was ?? null, sign: made });
         if (sentence === undefined && now) parts.set(id, putBack(parts.get(id) ?? emptyPart(), was, now));
       } else if (besideOf(event.id, id)?.sign !== made) wanted.add(id);
     }
@@ -137,6 +141,10 @@ export function apart(options: ApartOptions): Apart {
     wholeOf: (id) => {
       const part = parts.get(id);
       return part && wholeIn(part, id);
+    },
+    state() {
+      const { moved: _, ...all } = together([...parts].flatMap(([id, part]) => wholeIn(part, id) ?? []));
+      return { ...all, rounds, weather: around.weather, trials: around.trials };
     },
     told,
     beside,

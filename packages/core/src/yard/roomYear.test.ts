@@ -14,7 +14,7 @@ describe('the year of a box', () => {
       told('roleSet', day(6), { box: 'box-1', role: 'growing' }),
       told('eggsSeen', day(14), OF),
     ];
-    const [west, middle] = roomYears(known, events, 'box-1', day(-5), day(20));
+    const [west, middle] = roomYears(known, { of: ['box-1'], events, beside: [] }, 'box-1', day(-5), day(20));
     expect(west?.stretches.map(({ from, to, status, role }) => [from, to, status, role])).toEqual([
       [day(-5), day(-2), 'empty', 'empty'],
       [day(-1), day(-1), 'stocked', 'mating'],

@@ -1,7 +1,7 @@
-import type { LogEvent, RoomRole, Status } from '@yellow-cell/contract';
+import type { RoomRole, Status } from '@yellow-cell/contract';
 import { type Day, plusDays } from '../calendar/days.ts';
 import { compartmentsOf } from './compartments.ts';
-import { chronicle, foldOn } from './fold.ts';
+import { type BoxesLog, readingOf } from './foldLog.ts';
 import { emptyYard, type Known } from './state.ts';
 
 /** What a room served as, and what was in it, over some days without a change. */
@@ -18,27 +18,18 @@ export interface RoomYear {
 }
 
 /** The rooms of a box through a year as its story tells it, each as stretches of days; rooms are called as they were on the last day of each. */
-export function roomYears(
-  known: Known,
-  events: readonly LogEvent[],
-  box: string,
-  from: Day,
-  to: Day,
-): RoomYear[] {
-  const dated = chronicle(events);
+export function roomYears(known: Known, log: BoxesLog, box: string, from: Day, to: Day): RoomYear[] {
+  const { run, dated } = readingOf(known, [log]);
   const days = [...new Set(dated.map(({ on }) => on))].sort();
   const rooms = new Map<string, RoomYear>();
-  let state = emptyYard;
   days.forEach((day, index) => {
-    state = foldOn(
-      state,
-      known,
-      dated.filter(({ on }) => on === day),
-    );
+    for (const { event, on } of dated) if (on === day) run.tell(event, on);
     const next = days[index + 1];
     const until = next === undefined || next > to ? to : plusDays(next, -1);
+    if (until < from || day > to) return;
+    const state = { ...emptyYard, ...run.state() };
     const now = state.boxes.get(box);
-    if (!now || until < from || day > to) return;
+    if (!now) return;
     for (const { name, role, status, shares } of compartmentsOf(state, known.designs, now)) {
       const room = rooms.get(name) ?? { name, stretches: [] };
       rooms.set(name, room);
