@@ -25,6 +25,8 @@ interface StageOptions {
   day?: string;
   /** Without the demo. */
   empty?: boolean;
+  /** Data that would outlive a crash, as in use; else it is written faster. */
+  durable?: boolean;
 }
 
 export async function setStage({
@@ -32,8 +34,9 @@ export async function setStage({
   env = {},
   day = STAGE_DAY,
   empty = false,
+  durable = false,
 }: StageOptions = {}): Promise<Stage> {
-  const cluster = await temporaryCluster();
+  const cluster = await temporaryCluster(durable);
   const at = port ?? (await freePort());
   let today = day;
   const start = () =>

@@ -7,6 +7,7 @@ import { isDatabaseGone, openDatabase } from './store/database.ts';
 import { openPool } from './work/pool.ts';
 
 const RETRY_MS = 1_000;
+const SAY_EACH_MS = 5_000;
 
 const config = readConfig(process.env);
 const ready: Parameters<typeof buildApp>[0]['ready'] = {};
@@ -53,10 +54,22 @@ async function onceDatabaseIsThere<T>(work: () => Promise<T>): Promise<T> {
   }
 }
 
+/** Says every few seconds how far the log is told again: of a large one, that takes minutes. */
+function toldNowAndThen(): (entries: number) => void {
+  let next = Date.now() + SAY_EACH_MS;
+  return (entries) => {
+    if (Date.now() < next) return;
+    next = Date.now() + SAY_EACH_MS;
+    app.log.warn({ entries }, 'the log is told again for this version');
+  };
+}
+
 try {
   await app.listen({ host: config.host, port: config.port });
   pool.warm();
-  ready.context = await onceDatabaseIsThere(() => prepare(database, realClock(config.today), config.empty));
+  ready.context = await onceDatabaseIsThere(() =>
+    prepare(database, realClock(config.today), config.empty, toldNowAndThen()),
+  );
   if (feed) stopWatching = watchSensors(feed, ready.context, () => new Date());
   app.log.info('ready');
 } catch (error) {

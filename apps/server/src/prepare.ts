@@ -17,12 +17,18 @@ export const BREEDERS: readonly string[] = [DEMO_BREEDER, HOME_BREEDER];
 const EMPTY_SETTINGS = { person: 'Breeder', measures: METRIC, constants: {} } as const;
 const BATCH = 1_000;
 
-/** Migrates, finds whose database it is, and loads the demo into a new one unless it shall stay empty. */
-export async function prepare(database: Database, real: () => Date, empty: boolean): Promise<Context> {
+/** Migrates, finds whose database it is, and loads the demo into a new one unless it shall stay empty; `tell` hears how many entries are told again, where the read rows are of another fold. */
+export async function prepare(
+  database: Database,
+  real: () => Date,
+  empty: boolean,
+  tell: (entries: number) => void = () => undefined,
+): Promise<Context> {
   await migrate(database);
   const context = await openContext(database, real, empty);
   await context.writing(async (store) => {
-    if ((await findBreeder(store))?.fold_version !== FOLD_VERSION) await rebuild(store, context.breeder);
+    if ((await findBreeder(store))?.fold_version !== FOLD_VERSION)
+      await rebuild(store, context.breeder, tell);
   });
   return context;
 }

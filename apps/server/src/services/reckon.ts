@@ -17,13 +17,18 @@ const BOXES_AT_ONCE = 50;
 const STILL_BEARS_D = 75;
 
 /**
- * Brings what is reckoned of a yard up to other figures, or to other weather from a day on, without telling a story
+ * Brings what is reckoned of a yard up to other figures, or to other weather of some days, without telling a story
  * again: what is due, and by when attempts have failed. Only rows that come out otherwise are written.
  */
-export async function reckonYard(store: Store, breeder: string, yard: string, from?: Day): Promise<void> {
+export async function reckonYard(
+  store: Store,
+  breeder: string,
+  yard: string,
+  changed?: Changed,
+): Promise<void> {
   const around = await yardSurroundings(store, breeder, yard);
-  await reckonAttempts(store, around, yard, from);
-  const boxes = await livedIn(store, yard, from, STILL_BEARS_D);
+  await reckonAttempts(store, around, yard, changed);
+  const boxes = await livedIn(store, yard, changed, STILL_BEARS_D);
   const readFrom = (at: number) => standingNow(store, boxes.slice(at, at + BOXES_AT_ONCE));
   for (let at = 0, next = readFrom(0); at < boxes.length; at += BOXES_AT_ONCE) {
     const standing = await next;
@@ -33,15 +38,21 @@ export async function reckonYard(store: Store, breeder: string, yard: string, fr
   }
 }
 
+/** Days whose weather is other than it was, all or some of those from the first to the last. */
+interface Changed {
+  first: Day;
+  last: Day;
+}
+
 async function reckonAttempts(
   store: Store,
   { weather, constantsIn }: YardSurroundings,
   yard: string,
-  from: Day | undefined,
+  changed: Changed | undefined,
 ): Promise<void> {
   const days = weather.get(yard) ?? NO_WEATHER;
   const constants = constantsIn(yard);
-  const attempts = await attemptsToReckon(store, yard, from);
+  const attempts = await attemptsToReckon(store, yard, changed?.first);
   await changeFailBy(
     store,
     attempts.flatMap(({ attempt_id, cell_on, fail_by }) => {

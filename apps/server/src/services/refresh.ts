@@ -23,8 +23,10 @@ export async function refresh(store: Store, breeder: string, touched: Touched): 
   const around = await refreshAround(store, breeder, touched);
   const boxes = new Set([...touched.boxes, ...(await boxesWithAttemptsIn(store, [...touched.rounds]))]);
   const toSettle = boxes.size === 0 ? [] : await retell(store, breeder, boxes);
-  const [from] = [...(touched.weatherDays ?? [])].sort();
-  for (const yard of touched.yards) await reckonYard(store, breeder, yard, from);
+  const days = [...(touched.weatherDays ?? [])].sort();
+  const [first, last] = [days[0], days.at(-1)];
+  for (const yard of touched.yards)
+    await reckonYard(store, breeder, yard, first && last ? { first, last } : undefined);
   return [...around, ...toSettle];
 }
 

@@ -4,6 +4,7 @@ import {
   constantsWith,
   type Day,
   defaultConstants,
+  earlier,
   type Known,
   plusDays,
   type Whole,
@@ -52,7 +53,7 @@ export async function surroundings(
     designs: [...new Set(told.map(({ box }) => box.design))],
     yards: [...new Set(told.flatMap(({ box }) => box.place?.yard ?? []))],
     rounds: [...new Set(rounds)],
-    from: days.reduce((first, day) => (day < first ? day : first), '9999-12-31'),
+    from: days.reduce(earlier, '9999-12-31'),
     given: [...new Set(attempts.map(({ givenOn }) => plusDays(givenOn, -ATTEMPT_BEFORE_D)))],
   });
   return surroundingsOf(store, breeder, around);

@@ -7,6 +7,7 @@ import * as safeGround from './migrations/004-safe-ground.ts';
 import * as rounds from './migrations/005-rounds.ts';
 import * as due from './migrations/006-due.ts';
 import * as beside from './migrations/007-beside.ts';
+import * as words from './migrations/008-words.ts';
 
 /** Forward only, in this order; a landed migration is never edited. */
 const migrations: Record<string, Migration> = {
@@ -17,6 +18,7 @@ const migrations: Record<string, Migration> = {
   '005-rounds': rounds,
   '006-due': due,
   '007-beside': beside,
+  '008-words': words,
 };
 
 export const latestMigration = Object.keys(migrations).at(-1) ?? '';

@@ -37,24 +37,24 @@ export async function changeFailBy(
     where attempt_state.attempt_id = now.attempt_id`.execute(store);
 }
 
-/** Boxes of a yard that bees live in, or that anything is due in; where the day is long past, those alone with attempts of then. */
+/** Boxes of a yard that bees live in, or that anything is due in; where the days are long past, those alone with attempts of then. */
 export async function livedIn(
   store: Store,
   yard: string,
-  from: string | undefined,
+  changed: { first: string; last: string } | undefined,
   bears_d: number,
 ): Promise<string[]> {
   const recent: RawBuilder<unknown> =
-    from === undefined
+    changed === undefined
       ? sql`true`
-      : sql`(select max(day) from weather_day where yard_id = ${yard}) <= ${from}::date + ${bears_d}::integer`;
+      : sql`(select max(day) from weather_day where yard_id = ${yard}) <= ${changed.last}::date + ${bears_d}::integer`;
   const { rows } = await sql<{ box_id: string }>`
     select box_id from box_state box where yard_id = ${yard} and (
       (${recent} and (
         exists (select from compartment_state c where c.breeder_id = box.breeder_id and c.box_id = box.box_id and c.status <> 'empty')
         or exists (select from due_state due where due.breeder_id = box.breeder_id and due.box_id = box.box_id)))
       or exists (select from attempt_state attempt where attempt.breeder_id = box.breeder_id and attempt.box_id = box.box_id
-        and attempt.cell_on between ${from ?? null}::date - ${ATTEMPT_D}::integer and ${from ?? null}::date))
+        and attempt.cell_on between ${changed?.first ?? null}::date - ${ATTEMPT_D}::integer and ${changed?.last ?? null}::date))
     order by box_id`.execute(store);
   return rows.map(({ box_id }) => box_id);
 }

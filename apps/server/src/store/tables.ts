@@ -212,6 +212,5 @@ export type ReadRows = {
   due: Insertable<DueStateTable>[];
   toSettle: Insertable<EventToSettleTable>[];
 };
-export type BesideInsert = Insertable<BoxBesideTable>;
 export type RoundInsert = Insertable<RoundStateTable>;
 export type WeatherInsert = Insertable<WeatherDayTable>;

@@ -18,93 +18,81 @@ export const verdict = (on: string) => sql<string>`case
   else 'open' end`;
 
 interface Grouping {
-  key: RawBuilder<string>;
+  /** Of an attempt. */
+  key: RawBuilder<unknown>;
+  /** Of a counted group, with what it is joined to. */
   label: RawBuilder<string>;
   /** By what the groups are put in order. */
   order: RawBuilder<unknown>;
+  join?: RawBuilder<unknown>;
 }
 
 /** What is not known of an attempt is a group of its own. */
-const named = (column: string, order: string = column): Grouping => ({
-  key: sql<string>`coalesce(${sql.ref(column)}, '')`,
-  label: sql<string>`min(coalesce(${sql.ref(column)}, 'not known'))`,
-  order: sql`min(${sql.ref(order)})`,
+const named = (column: string, order: RawBuilder<unknown> = sql`key`): Grouping => ({
+  key: sql`coalesce(${sql.ref(column)}, '')`,
+  label: sql<string>`coalesce(nullif(key, ''), 'not known')`,
+  order,
 });
 /** As the compass goes round. */
 const POINTS = sql.raw(
   "array['north','north-east','east','south-east','south','south-west','west','north-west']",
 );
-const MONTH = sql<string>`to_char(given_on, 'YYYY-MM')`;
 
 const grouped: Readonly<Record<TakesBy, Grouping>> = {
   design: {
-    key: sql<string>`attempt.design_id::text`,
-    label: sql<string>`min(design.name)`,
-    order: sql`min(design.name)`,
+    key: sql`design_id`,
+    label: sql<string>`design.name`,
+    order: sql`design.name`,
+    join: sql`join design on design.id = key`,
   },
   box: {
-    key: sql<string>`attempt.box_id::text`,
-    label: sql<string>`min(box.label)`,
-    order: sql`min(box.label_key)`,
+    key: sql`box_id`,
+    label: sql<string>`box.label`,
+    order: sql`box.label_key`,
+    join: sql`join box_state box on box.box_id = key`,
   },
-  frames: {
-    key: sql<string>`attempt.frames::text`,
-    label: sql<string>`min(attempt.frames)::text`,
-    order: sql`min(attempt.frames)`,
-  },
-  compartment: named('attempt.compartment'),
-  flight: { ...named('attempt.flight'), order: sql`min(array_position(${POINTS}, attempt.flight))` },
+  frames: { key: sql`frames`, label: sql<string>`key::text`, order: sql`key` },
+  compartment: named('compartment'),
+  flight: named('flight', sql`array_position(${POINTS}, key)`),
   what: {
-    key: sql<string>`attempt.what`,
-    label: sql<string>`min(case attempt.what when 'cell' then 'Ripe cell' else 'Virgin' end)`,
-    order: sql`min(attempt.what)`,
+    key: sql`what`,
+    label: sql<string>`case key when 'cell' then 'Ripe cell' else 'Virgin' end`,
+    order: sql`key`,
   },
   round: {
-    key: sql<string>`coalesce(attempt.round_id::text, '')`,
-    label: sql<string>`min(coalesce('Round ' || round.number || ', ' || round.donor || ', ' || to_char(round.grafted_on, 'YYYY'), 'of no round'))`,
-    order: sql`min(round.grafted_on)`,
+    key: sql`round_id`,
+    label: sql<string>`coalesce('Round ' || round.number || ', ' || round.donor || ', ' || to_char(round.grafted_on, 'YYYY'), 'of no round')`,
+    order: sql`round.grafted_on`,
+    join: sql`left join round_state round on round.round_id = key`,
   },
-  donor: named('attempt.donor'),
+  donor: named('donor'),
   month: {
-    key: MONTH,
-    label: sql<string>`min(to_char(given_on, 'FMMonth YYYY'))`,
-    order: sql`min(${MONTH})`,
+    key: sql`date_trunc('month', given_on)::date`,
+    label: sql<string>`to_char(key, 'FMMonth YYYY')`,
+    order: sql`key`,
   },
 };
 
-/** Takes, misses and open attempts of each group, of all attempts given up to a day, from another on where one is given. */
+/** Takes, misses and open attempts of each group, of all attempts given up to a day, from another on where one is given: counted first, and named when they are few. */
 export async function countTakes(
   store: Store,
   by: TakesBy,
   on: string,
   from?: string,
 ): Promise<TakeCounts[]> {
-  const { key, label, order } = grouped[by];
-  return store
-    .selectFrom('attempt_state as attempt')
-    .innerJoin('design', (join) =>
-      join.onRef('design.breeder_id', '=', 'attempt.breeder_id').onRef('design.id', '=', 'attempt.design_id'),
-    )
-    .innerJoin('box_state as box', (join) =>
-      join.onRef('box.breeder_id', '=', 'attempt.breeder_id').onRef('box.box_id', '=', 'attempt.box_id'),
-    )
-    .leftJoin('round_state as round', (join) =>
-      join
-        .onRef('round.breeder_id', '=', 'attempt.breeder_id')
-        .onRef('round.round_id', '=', 'attempt.round_id'),
-    )
-    .select([
-      key.as('key'),
-      label.as('label'),
-      sql<number>`(count(*) filter (where ${verdict(on)} = 'take'))::int`.as('takes'),
-      sql<number>`(count(*) filter (where ${verdict(on)} = 'miss'))::int`.as('misses'),
-      sql<number>`(count(*) filter (where ${verdict(on)} = 'open'))::int`.as('open'),
-    ])
-    .where('given_on', '<=', on)
-    .$if(from !== undefined, (q) => q.where('given_on', '>=', from ?? ''))
-    .groupBy(key)
-    .orderBy(order)
-    .execute();
+  const { key, label, order, join = sql`` } = grouped[by];
+  const shown = by === 'month' ? sql`to_char(key, 'YYYY-MM')` : sql`coalesce(key::text, '')`;
+  const { rows } = await sql<TakeCounts>`
+    with counted as (
+      select ${key} as key,
+        (count(*) filter (where ${verdict(on)} = 'take'))::int as takes,
+        (count(*) filter (where ${verdict(on)} = 'miss'))::int as misses,
+        (count(*) filter (where ${verdict(on)} = 'open'))::int as open
+      from attempt_state where given_on <= ${on} and given_on >= ${from ?? '0001-01-01'} group by 1)
+    select ${shown} as key, ${label} as label, takes, misses, open from counted ${join} order by ${order}`.execute(
+    store,
+  );
+  return rows;
 }
 
 export async function countReasons(store: Store, on: string): Promise<{ reason: string; count: number }[]> {

@@ -1,5 +1,4 @@
 import { daysBetween, plusDays, type SeasonYear } from '@yellow-cell/core';
-import { scaleLinear } from 'd3-scale';
 
 export interface YearScale extends Pick<SeasonYear, 'from' | 'to'> {
   days: number;
@@ -14,12 +13,13 @@ export function yearScale(
   right: number,
 ): YearScale {
   const days = daysBetween(from, to) + 1;
-  const scale = scaleLinear([0, days], [left, right]).clamp(true);
+  const width = right - left;
+  const within = (day: number) => Math.min(days, Math.max(0, day));
   return {
     from,
     to,
     days,
-    x: (day) => scale(daysBetween(from, day) + 0.5),
-    dayAt: (x) => plusDays(from, Math.min(days - 1, Math.max(0, Math.floor(scale.invert(x))))),
+    x: (day) => left + (within(daysBetween(from, day) + 0.5) / days) * width,
+    dayAt: (x) => plusDays(from, Math.min(days - 1, Math.floor(within(((x - left) / width) * days)))),
   };
 }

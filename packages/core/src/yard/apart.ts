@@ -234,14 +234,16 @@ function putBack(part: Part, was: Whole | undefined, now: Whole): Part {
 
 /** What lives in a box now, and what an event names: all that its telling may read or change. */
 function nowIn(part: Part, id: string, { kind, payload, subjects }: LogEvent): Whole | undefined {
-  const giver = kind === 'stocked' && payload.giver?.box === id && payload.box !== id && payload.giver;
-  // Of who gives bees, nothing else is read or changed.
-  if (giver) {
-    const box = part.boxes.get(id);
-    const bees = part.colonies.get(giver.colony);
-    return box && { box, colonies: bees ? [bees] : [], attempts: [], queens: [], frames: [] };
-  }
   const named = new Set(subjects.map((subject) => subject.id));
+  // Of the box of who gives bees, only what is named is read or changed.
+  if (kind === 'stocked' && payload.giver?.box === id && payload.box !== id) {
+    const box = part.boxes.get(id);
+    const colonies = inOrder(
+      only(part.colonies, (each) => named.has(each.id) && each.box === id),
+      ({ stockedOn }) => stockedOn,
+    );
+    return box && { box, colonies, attempts: [], queens: [], frames: [] };
+  }
   const colonies = only(part.colonies, (each) => !each.ended || named.has(each.id));
   const held = new Set([...colonies.values()].flatMap(({ attempt }) => attempt ?? []));
   const queens = only(part.queens, (each) => !each.gone || held.has(each.id) || named.has(each.id));
