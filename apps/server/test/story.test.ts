@@ -5,6 +5,7 @@ import { logEntries } from '../src/services/logEntries.ts';
 import { boxLog, yardLog } from '../src/services/yardLog.ts';
 import { createYard } from '../src/services/yards.ts';
 import { boxPage } from '../src/store/boxes.ts';
+import { toldBoxes } from '../src/store/standing.ts';
 import { entry, freshServer, type Ground, ground, storyOfBox, TODAY } from './bench.test.kit.ts';
 
 /** Entries that bear on more than one box: the rows of all that they touch must follow, and of no others. */
@@ -79,6 +80,54 @@ describe('combining across boxes', () => {
       new Set([...from.entries, combined].map(({ id }) => id)),
     );
     expect(own.beside.map(({ event, box }) => [event, box])).toEqual([[combined.id, into.box]]);
+  });
+});
+
+describe('boxes that share a giver', () => {
+  /** Which boxes' rows were written since they were last asked for. */
+  const watch = async () => {
+    const versions = () =>
+      server.context.within(async (store) => {
+        const { rows } = await sql<{ box: string; version: string }>`
+          select label as box, xmin::text as version from box_state where label like 'G%'`.execute(store);
+        return new Map(rows.map(({ box, version }) => [box, version]));
+      });
+    const before = await versions();
+    return async () =>
+      [...(await versions())].flatMap(([box, now]) => (before.get(box) === now ? [] : [box]));
+  };
+
+  it('are not told anew for what comes late to one of them, or is taken back', async () => {
+    const giver = storyOfBox(place, '2026-05-10', 'G0');
+    const takers = Array.from({ length: 12 }, (_, index) => storyOfBox(place, '2026-05-10', `G${index + 1}`));
+    const stocked = takers.map(({ box, of }, index) =>
+      entry('stocked', `2026-05-${String(12 + index)}`, {
+        box,
+        colony: of.colony,
+        bays: place.bays.slice(0, 1),
+        frames: { sealedBrood: 1, stores: 0, drawn: 0 },
+        shakes: 0,
+        openBrood: false,
+        giver: { box: giver.box, colony: giver.of.colony },
+      }),
+    );
+    await log(...giver.entries, ...takers.flatMap(({ entries }) => entries), ...stocked);
+    const [first, last] = [takers[0], takers.at(-1)];
+    if (!first || !last) throw new Error('No takers.');
+
+    const late = await watch();
+    await log(entry('strengthSeen', '2026-05-11', { box: first.box, colony: first.of.colony, seams: 2 }));
+    expect(await late()).toEqual(['G1']);
+
+    const back = await watch();
+    const taken = entry('withdrawn', TODAY, {}, { corrects: stocked.at(-1)?.id ?? '' });
+    await log(taken);
+    expect((await back()).sort()).toEqual(['G0', 'G12']);
+    const gaveOn = await server.context.within(async (store) => {
+      const [row] = await toldBoxes(store, [giver.box]);
+      return row?.told.colonies[0]?.gaveOn;
+    });
+    expect(gaveOn).toBe('2026-05-22');
   });
 });
 
