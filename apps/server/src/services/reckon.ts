@@ -53,10 +53,17 @@ async function reckonAttempts(
   const days = weather.get(yard) ?? NO_WEATHER;
   const constants = constantsIn(yard);
   const attempts = await attemptsToReckon(store, yard, changed?.first);
+  // Of thousands of attempts many were given on the same day.
+  const byDay = new Map(
+    [...new Set(attempts.map(({ cell_on }) => cell_on))].map((day) => [
+      day,
+      failByFrom(day, days, constants),
+    ]),
+  );
   await changeFailBy(
     store,
     attempts.flatMap(({ attempt_id, cell_on, fail_by }) => {
-      const now = failByFrom(cell_on, days, constants);
+      const now = byDay.get(cell_on) ?? fail_by;
       return now === fail_by ? [] : [{ attempt_id, fail_by: now }];
     }),
   );

@@ -14,6 +14,7 @@ export async function takeReport(
     counts: await countTakes(store, by, on, from),
     reasons: await countReasons(store, on),
   }));
+  const withRate = ratesOnce();
   const total = (field: 'takes' | 'misses' | 'open') => counts.reduce((sum, group) => sum + group[field], 0);
   const all = {
     key: 'all',
@@ -25,6 +26,14 @@ export async function takeReport(
   return { on, by, groups: counts.map(withRate), all: withRate(all), reasons };
 }
 
-function withRate(counts: TakeCounts): TakeGroup {
-  return { ...counts, ...takeRate(counts.takes, counts.misses, defaultConstants.intervalShare) };
+/** Of many groups many have the same counts: their rate is worked out once. */
+function ratesOnce(): (counts: TakeCounts) => TakeGroup {
+  const known = new Map<string, ReturnType<typeof takeRate>>();
+  return (counts) => {
+    const { takes, misses } = counts;
+    const key = `${takes} ${misses}`;
+    const rate = known.get(key) ?? takeRate(takes, misses, defaultConstants.intervalShare);
+    known.set(key, rate);
+    return { ...counts, ...rate };
+  };
 }

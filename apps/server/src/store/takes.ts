@@ -83,12 +83,15 @@ export async function countTakes(
   const { key, label, order, join = sql`` } = grouped[by];
   const shown = by === 'month' ? sql`to_char(key, 'YYYY-MM')` : sql`coalesce(key::text, '')`;
   const { rows } = await sql<TakeCounts>`
-    with counted as (
-      select ${key} as key,
-        (count(*) filter (where ${verdict(on)} = 'take'))::int as takes,
-        (count(*) filter (where ${verdict(on)} = 'miss'))::int as misses,
-        (count(*) filter (where ${verdict(on)} = 'open'))::int as open
-      from attempt_state where given_on <= ${on} and given_on >= ${from ?? '0001-01-01'} group by 1)
+    with judged as (
+      select ${key} as key, ${verdict(on)} as verdict, count(*)::int as count
+      from attempt_state where given_on <= ${on} and given_on >= ${from ?? '0001-01-01'} group by 1, 2),
+    counted as (
+      select key,
+        coalesce(sum(count) filter (where verdict = 'take'), 0)::int as takes,
+        coalesce(sum(count) filter (where verdict = 'miss'), 0)::int as misses,
+        coalesce(sum(count) filter (where verdict = 'open'), 0)::int as open
+      from judged group by 1)
     select ${shown} as key, ${label} as label, takes, misses, open from counted ${join} order by ${order}`.execute(
     store,
   );
