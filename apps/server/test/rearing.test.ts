@@ -4,7 +4,7 @@ import { plusDays } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { logEntries } from '../src/services/logEntries.ts';
 import { rebuild } from '../src/services/rebuild.ts';
-import { entry, freshServer, type Ground, ground, readRows, storyOfBox } from './bench.test.kit.ts';
+import { entry, freshServer, type Ground, ground, readRows, storyOfBox, TODAY } from './bench.test.kit.ts';
 
 let server: Awaited<ReturnType<typeof freshServer>>;
 let place: Ground;
@@ -73,6 +73,27 @@ describe('a season of rearing', () => {
     expect((await seasonOn('2026-05-31')).lots).toMatchObject([{ queens: 10 }]);
     await log(entry('lotDropped', '2026-05-04', { lot }));
     expect((await seasonOn('2026-05-31')).lots).toEqual([]);
+  });
+
+  it('is a file of rounds with what became of each', async () => {
+    const answer = await server.app.inject({ url: '/api/rounds.csv' });
+    expect(answer.headers['content-disposition']).toContain('rounds.csv');
+    const [columns = '', first = ''] = answer.body.split('\r\n');
+    const read = Object.fromEntries(
+      columns.split(',').map((column, index) => [column, first.split(',')[index]]),
+    );
+    const { rounds, outcomes } = await seasonOn(TODAY);
+    const outcome = outcomes.find((each) => each.round === rounds[0]?.id);
+    expect(read).toMatchObject({
+      round: '1',
+      state: 'grafted',
+      grafted_on: '2026-04-30',
+      planned_for: '2026-04-30',
+      grafts: '28',
+      accepted: '21',
+      cells_given: '3',
+      laying: String(outcome?.takes),
+    });
   });
 
   it('stands the same after all is told again', async () => {

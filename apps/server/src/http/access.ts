@@ -29,6 +29,7 @@ export const access: Readonly<Record<string, Role>> = {
   'GET /api/search': 'guest',
   'GET /api/takes': 'guest',
   'GET /api/rearing': 'guest',
+  'GET /api/rounds.csv': 'guest',
   'GET /api/years/:year': 'guest',
   'GET /api/sensors': 'guest',
   'GET /api/sensors/weights': 'guest',

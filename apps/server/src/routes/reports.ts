@@ -12,6 +12,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { NotFound } from '../services/conflict.ts';
 import { rearingSeason } from '../services/rearing.ts';
+import { roundsFile } from '../services/roundsFile.ts';
 import { takeReport } from '../services/takes.ts';
 import { seasonBetween } from '../store/season.ts';
 import { findYard } from '../store/yards.ts';
@@ -45,6 +46,15 @@ export const reportRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { c
       },
     },
     ({ query: { on } }) => rearingSeason(context(), on),
+  );
+  app.get(
+    '/rounds.csv',
+    { schema: { tags: ['rounds'], summary: 'All rounds and what became of them, as CSV' } },
+    async (_request, reply) =>
+      reply
+        .type('text/csv; charset=utf-8')
+        .header('content-disposition', 'attachment; filename="rounds.csv"')
+        .send(await roundsFile(context())),
   );
   app.get(
     '/years/:year',

@@ -1,6 +1,7 @@
 import { BoxPage, ChangedYard, Id, NewYard, text, Yard, YardLog } from '@yellow-cell/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { JSON_TYPE } from '../http/text.ts';
 import { boxLog, yardLog } from '../services/yardLog.ts';
 import { changeYard, createYard } from '../services/yards.ts';
 import { boxPage } from '../store/boxes.ts';
@@ -51,7 +52,9 @@ export const yardRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { con
         response: { 200: YardLog },
       },
     },
-    ({ params: { id }, query: { after, limit } }) => yardLog(context(), id, after, limit),
+    // Stories are as they were kept: held to their schema when they came in, and not again for each reader.
+    async ({ params: { id }, query: { after, limit } }, reply) =>
+      reply.type(JSON_TYPE).send(JSON.stringify(await yardLog(context(), id, after, limit)) as never),
   );
   app.get(
     '/designs/:id/boxes',
@@ -70,7 +73,8 @@ export const yardRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { con
   app.get(
     '/boxes/:id/log',
     { schema: { tags, summary: 'The story of one box', params, response: { 200: YardLog } } },
-    ({ params: { id } }) => boxLog(context(), id),
+    async ({ params: { id } }, reply) =>
+      reply.type(JSON_TYPE).send(JSON.stringify(await boxLog(context(), id)) as never),
   );
   app.get(
     '/boxes',

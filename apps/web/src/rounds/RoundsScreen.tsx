@@ -43,6 +43,12 @@ export function RoundsScreen() {
           >
             Calendar file
           </a>
+          <a
+            className="no-print inline-flex min-h-11 items-center underline lg:min-h-8"
+            href="/api/rounds.csv"
+          >
+            Rounds as CSV
+          </a>
           <Link className="no-print inline-flex min-h-11 items-center underline lg:min-h-8" to="/rounds/week">
             Week sheet
           </Link>
