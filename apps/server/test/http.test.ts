@@ -190,6 +190,7 @@ describe('the server', () => {
         '/api/queens/{id}',
         '/api/rearing',
         '/api/restore',
+        '/api/rounds.csv',
         '/api/search',
         '/api/sensors',
         '/api/sensors/weights',
