@@ -128,8 +128,11 @@ async function onDay(browser: Browser, day: string, more: object = {}): Promise<
 async function says(page: Page, line: string): Promise<void> {
   await page.keyboard.press('/');
   await page.keyboard.type(line);
+  // What a device has not sent yet goes with it where it is closed.
+  const kept = page.waitForResponse((answer) => answer.url().endsWith('/api/events') && answer.ok());
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
+  await kept;
 }
 
 test('an autumn of twenty colonies is planned, ticked, wintered with three hefts, and parted in spring', async ({
