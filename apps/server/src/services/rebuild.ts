@@ -1,5 +1,6 @@
 import type { LogEvent } from '@yellow-cell/contract';
 import { type ApartOptions, apart, dayAt, standingAmong, toldIn, type Whole } from '@yellow-cell/core';
+import { ahead } from '../store/ahead.ts';
 import { addBeside } from '../store/beside.ts';
 import { markFolded } from '../store/breeders.ts';
 import type { Store } from '../store/database.ts';
@@ -63,7 +64,7 @@ async function tellAll(store: Store, breeder: string, tell: (done: number) => vo
       else toSettle.push({ event, sentence });
     }
     await kept;
-    kept = addBeside(store, breeder, run.beside.splice(0));
+    kept = ahead(addBeside(store, breeder, run.beside.splice(0)));
     done += events.length;
     tell(done);
   }

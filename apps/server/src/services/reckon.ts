@@ -1,4 +1,5 @@
 import { type Day, failByFrom, type Weather } from '@yellow-cell/core';
+import { ahead } from '../store/ahead.ts';
 import type { Store } from '../store/database.ts';
 import {
   attemptsToReckon,
@@ -29,7 +30,7 @@ export async function reckonYard(
   const around = await yardSurroundings(store, breeder, yard);
   await reckonAttempts(store, around, yard, changed);
   const boxes = await livedIn(store, yard, changed, STILL_BEARS_D);
-  const readFrom = (at: number) => standingNow(store, boxes.slice(at, at + BOXES_AT_ONCE));
+  const readFrom = (at: number) => ahead(standingNow(store, boxes.slice(at, at + BOXES_AT_ONCE)));
   for (let at = 0, next = readFrom(0); at < boxes.length; at += BOXES_AT_ONCE) {
     const standing = await next;
     // Read while these are reckoned.

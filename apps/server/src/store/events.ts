@@ -2,6 +2,7 @@ import type { Entry, EventKind, LogEvent, Subject } from '@yellow-cell/contract'
 import { kindVersionOf, subjectFields, subjectsOf } from '@yellow-cell/contract/subjects';
 import { raised } from '@yellow-cell/core';
 import { sql } from 'kysely';
+import { ahead } from './ahead.ts';
 import type { Store } from './database.ts';
 import type { EventRow } from './tables.ts';
 
@@ -79,11 +80,11 @@ export async function* eventPages(store: Store, atOnce: number): AsyncGenerator<
     const { rows } = await sql<EventRow>`fetch ${sql.raw(String(atOnce))} from log_pages`.execute(store);
     return withSubjects(store, rows);
   };
-  for (let next = page(); ; ) {
+  for (let next = ahead(page()); ; ) {
     const events = await next;
     if (events.length === 0) break;
     // Read while this page is told.
-    next = page();
+    next = ahead(page());
     yield events;
   }
   await sql`close log_pages`.execute(store);
