@@ -1,16 +1,17 @@
-import type { NewYard, WeatherDay } from '@yellow-cell/contract';
-import { type Day, dayOf, deriveBox, plusDays } from '@yellow-cell/core';
+import type { WeatherDay } from '@yellow-cell/contract';
+import { type Day, dayOf, plusDays } from '@yellow-cell/core';
 import { type AutumnBox, autumn } from './autumn.ts';
+import { buildBox } from './buildBox.ts';
 import { yardSeason } from './care.ts';
 import type { Demo } from './demo.ts';
-import { type DemoDesign, type DesignKey, demoDesigns } from './designs.ts';
+import { demoDesigns } from './designs.ts';
 import { BREEDER, type Diary, newDiary } from './diary.ts';
-import { endSeason, type Place, runSeason, type World } from './season.ts';
-import { type Seed, seedFrom } from './seed.ts';
+import { endSeason, runSeason, type World } from './season.ts';
+import { seedFrom } from './seed.ts';
 import { southernYard } from './south.ts';
 import { specialBoxes } from './special.ts';
 import { weatherBetween } from './weather.ts';
-import { type BoxPlan, boxPlans, demoYards, type YardKey, ZONE } from './yards.ts';
+import { boxPlans, demoYards, ZONE } from './yards.ts';
 
 export type { Demo } from './demo.ts';
 export { recorded } from './recorded.ts';
@@ -54,9 +55,11 @@ export function createDemo(until: string): Demo {
       ),
     ]),
   );
-  const rooms = plans.map((plan) =>
-    build(seed, diary, plan, designs, yards, `${year - 1}-04-0${seed.between(1, 8)}`),
-  );
+  const rooms = plans.map(({ design, yard, ...spot }) => {
+    const on = `${year - 1}-04-0${seed.between(1, 8)}`;
+    const place = { ...spot, box: seed.id(), yard: yards[yard].id };
+    return buildBox(diary, designs[design], place, on, plusDays(on, 3), design === 'single');
+  });
   const places = rooms.flat();
   const built = rooms.map(([first]) => first?.box);
   const careSeed = seedFrom(SEED + 1);
@@ -98,32 +101,6 @@ export function createDemo(until: string): Demo {
       .filter(({ occurredAt }) => Date.parse(occurredAt) <= Date.parse(until))
       .sort((a, b) => Date.parse(a.occurredAt) - Date.parse(b.occurredAt)),
   };
-}
-
-export function build(
-  seed: Seed,
-  diary: Diary,
-  plan: BoxPlan,
-  designs: Record<DesignKey, DemoDesign>,
-  yards: Record<YardKey, NewYard>,
-  on: Day,
-): Place[] {
-  const box = seed.id();
-  const yard = yards[plan.yard].id;
-  const { saved, content } = designs[plan.design];
-  const { stand, east_m, north_m, bearing_deg, label } = plan;
-  diary.write('boxBuilt', on, { box, label, design: saved.id, version: 1 }, { hour: 14 });
-  diary.write('boxPlaced', plusDays(on, 3), { box, yard, stand, east_m, north_m, bearing_deg });
-  return deriveBox(content).compartments.map(({ bays, frames }) => ({
-    box,
-    yard,
-    bays: [...bays],
-    frames: frames.length,
-    slots: frames.map(({ id }) => id),
-    winters: plan.design === 'single',
-    status: 'empty',
-    freeOn: plusDays(on, 3),
-  }));
 }
 
 function recordWeather(diary: Diary, yard: string, days: readonly WeatherDay[], year: number): void {

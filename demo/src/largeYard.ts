@@ -1,5 +1,6 @@
 import type { Entry, NewDesign, NewYard } from '@yellow-cell/contract';
-import { type Day, dayOf, deriveBox, plusDays } from '@yellow-cell/core';
+import { type Day, dayOf, plusDays } from '@yellow-cell/core';
+import { buildBox } from './buildBox.ts';
 import type { Care } from './care.ts';
 import { type DemoDesign, type DesignKey, demoDesigns } from './designs.ts';
 import { type Diary, newDiary } from './diary.ts';
@@ -106,26 +107,10 @@ function builder(
 ) {
   let built = 0;
   return (key: DesignKey, winters: boolean): Place[] => {
-    const box = seed.id();
-    const { saved, content } = designs[key];
     const label = `${rowName(row)}${++built}`;
-    diary.write('boxBuilt', on, { box, label, design: saved.id, version: 1 }, { hour: 14 });
-    diary.write(
-      'boxPlaced',
-      plusDays(on, 1),
-      { box, yard, stand: label, east_m: built * 2.4, north_m: row * 3, bearing_deg: 180 },
-      { hour: 9 },
-    );
-    return deriveBox(content).compartments.map(({ bays, frames }) => ({
-      box,
-      yard,
-      bays: [...bays],
-      frames: frames.length,
-      slots: frames.map(({ id }) => id),
-      winters,
-      status: 'empty',
-      freeOn: plusDays(on, 1),
-    }));
+    const spot = { stand: label, east_m: built * 2.4, north_m: row * 3, bearing_deg: 180 };
+    const place = { label, box: seed.id(), yard, ...spot };
+    return buildBox(diary, designs[key], place, on, plusDays(on, 1), winters);
   };
 }
 

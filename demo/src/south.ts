@@ -1,6 +1,7 @@
 import type { NewYard, WeatherDay } from '@yellow-cell/contract';
-import { type Day, deriveBox } from '@yellow-cell/core';
+import type { Day } from '@yellow-cell/core';
 import { combAt, weightOf } from './autumn.ts';
+import { buildBox } from './buildBox.ts';
 import type { DemoDesign, DesignKey } from './designs.ts';
 import { type Diary, newDiary } from './diary.ts';
 import { type Seed, seedFrom } from './seed.ts';
@@ -36,19 +37,20 @@ export function southernYard(designs: Record<DesignKey, DemoDesign>, year: numbe
   };
   const on = (monthDay: string): Day => `${monthDay < '09' ? year : year - 1}-${monthDay}`;
   plans.forEach(([label, key, seams, stores_kg], place) => {
-    const { saved, content } = designs[key];
+    const { content } = designs[key];
     const box = seed.id();
     const spot = {
+      label,
+      box,
+      yard: yard.id,
       stand: String(place + 1),
       east_m: 1.5 + place * 2.4,
       north_m: 3,
       bearing_deg: 5 + place * 3,
     };
-    diary.write('boxBuilt', on('09-05'), { box, label, design: saved.id, version: 1 }, { hour: 14 });
-    diary.write('boxPlaced', on('09-06'), { box, yard: yard.id, ...spot });
-    const rooms = deriveBox(content).compartments;
-    const bays = rooms.flatMap((room) => [...room.bays]);
-    const slots = rooms.flatMap(({ frames }) => frames.map(({ id }) => id));
+    const rooms = buildBox(diary, designs[key], spot, on('09-05'), on('09-06'), true);
+    const bays = rooms.flatMap((room) => room.bays);
+    const slots = rooms.flatMap((room) => room.slots);
     // One colony lives over all rooms of its box: its boards are out from the beginning.
     for (const layer of content.layers)
       if (layer.kind === 'body' && key !== 'followerReduced')

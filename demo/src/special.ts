@@ -1,4 +1,5 @@
-import { type Day, deriveBox, plusDays } from '@yellow-cell/core';
+import { type Day, plusDays } from '@yellow-cell/core';
+import { buildBox } from './buildBox.ts';
 import type { DemoDesign, DesignKey } from './designs.ts';
 import { type Diary, newDiary } from './diary.ts';
 import { ROUNDS } from './season.ts';
@@ -50,8 +51,12 @@ export function specialBoxes({ designs, yards, year }: Special): Diary {
   const seed = seedFrom(SEED);
   const diary = newDiary(seed, 'rearing-phone');
   const on = (monthDay: string): Day => `${year}-${monthDay}`;
+  const built = `${year - 1}-04-02`;
   const rooms = new Map(
-    specialPlans.map((plan) => [plan.label as Label, build(seed, diary, plan, designs, yards, year)]),
+    specialPlans.map(({ design, yard, ...spot }): [Label, Room[]] => {
+      const place = { ...spot, box: seed.id(), yard: yards[yard].id };
+      return [spot.label as Label, buildBox(diary, designs[design], place, built, plusDays(built, 2), false)];
+    }),
   );
   const room = (label: Label, at = 0): Room => {
     const found = rooms.get(label)?.[at];
@@ -232,31 +237,4 @@ function bank(seed: Seed, diary: Diary, of: Of, { bays }: Room, year: number): v
       { ...of, bays, frames: { sealedBrood: 1, stores: 0, drawn: 0 }, shakes: 0, openBrood: true },
       { hour: 17 },
     );
-}
-
-function build(
-  seed: Seed,
-  diary: Diary,
-  { label, design, yard, stand, east_m, north_m, bearing_deg }: BoxPlan,
-  designs: Special['designs'],
-  yards: Special['yards'],
-  year: number,
-): Room[] {
-  const box = seed.id();
-  const { saved, content } = designs[design];
-  const on = `${year - 1}-04-02`;
-  diary.write('boxBuilt', on, { box, label, design: saved.id, version: 1 }, { hour: 14 });
-  diary.write('boxPlaced', plusDays(on, 2), {
-    box,
-    yard: yards[yard].id,
-    stand,
-    east_m,
-    north_m,
-    bearing_deg,
-  });
-  return deriveBox(content).compartments.map(({ bays, frames }) => ({
-    box,
-    bays: [...bays],
-    slots: frames.map(({ id }) => id),
-  }));
 }
