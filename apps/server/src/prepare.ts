@@ -5,7 +5,9 @@ import { type Context, contextOf } from './services/context.ts';
 import { createDesign } from './services/designs.ts';
 import { logEntries } from './services/logEntries.ts';
 import { FOLD_VERSION, rebuild } from './services/rebuild.ts';
+import { reckonWaiting } from './services/reckon.ts';
 import { createYard } from './services/yards.ts';
+import { ahead } from './store/ahead.ts';
 import { addBreeder, type BreederRow, findBreeder, markLoaded } from './store/breeders.ts';
 import { asBreeder, type Database } from './store/database.ts';
 import { migrate } from './store/migrate.ts';
@@ -30,6 +32,8 @@ export async function prepare(
     if ((await findBreeder(store))?.fold_version !== FOLD_VERSION)
       await rebuild(store, context.breeder, tell);
   });
+  // What a stopped program left waiting.
+  ahead(reckonWaiting(context));
   return context;
 }
 

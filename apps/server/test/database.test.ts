@@ -1,9 +1,11 @@
+import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { logEntries } from '../src/services/logEntries.ts';
 import { asBreeder } from '../src/store/database.ts';
 import { latestMigration, migrate, migrationLevel } from '../src/store/migrate.ts';
-import { freshDatabase, freshServer, type Ground, ground, storyOfBox } from './bench.test.kit.ts';
+import { up as longWords } from '../src/store/migrations/009-long-words.ts';
+import { entry, freshDatabase, freshServer, type Ground, ground, storyOfBox } from './bench.test.kit.ts';
 
 const OTHER = 'c0000000-0000-4000-8000-000000000009';
 let server: Awaited<ReturnType<typeof freshServer>>;
@@ -31,6 +33,25 @@ describe('migrations', () => {
     await migrate(database);
     expect(await migrationLevel(database)).toBe(latestMigration);
     await database.destroy();
+  });
+
+  it('find notes and queens of before words were kept, and keep every table apart still', async () => {
+    const words = async () => {
+      const { rows } = await server.context.within((store) =>
+        sql`select what, word, id from search_word order by what, word, id`.execute(store),
+      );
+      return rows;
+    };
+    const { box, of, entries } = storyOfBox(place, '2026-05-10', 'Old');
+    const given = { box, colony: of.colony, queen: randomUUID(), what: 'mated', caged: false } as const;
+    const queen = entry('queenGiven', '2026-05-11', { ...given, mother: { name: 'Sable' } });
+    await logEntries(server.context, [...entries.slice(0, -1), { ...queen, note: 'Kept well, and Calm' }]);
+    const kept = await words();
+    expect(kept).toContainEqual(expect.objectContaining({ what: 'note', word: 'calm' }));
+    expect(kept).toContainEqual(expect.objectContaining({ what: 'queen', word: 'sable' }));
+    await sql`truncate search_word`.execute(server.database);
+    await longWords(server.database as never);
+    expect(await words()).toEqual(kept);
   });
 });
 

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Entry } from '@yellow-cell/contract';
-import { bodiesOf, fold, foldLog, plusDays, seededRandom, wholeIn } from '@yellow-cell/core';
+import { fold, foldLog, seededRandom, wholeIn } from '@yellow-cell/core';
+import { DESIGN, linkedStory, YARD } from '@yellow-cell/core/linkedStory';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { logEntries } from '../src/services/logEntries.ts';
 import { rebuild } from '../src/services/rebuild.ts';
@@ -22,119 +23,25 @@ afterAll(() => server.close());
 
 const rows = () => readRows(server.context);
 
-const START = '2026-05-01';
-
-/** Random entries about three boxes that share colonies, queens and frames, each later than the one before; many cannot be. */
-function randomStory(seed: number): Entry[] {
-  const random = seededRandom(seed);
-  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
-  const body = place.design.versions.flatMap(({ content }) => bodiesOf(content))[0];
-  const slots = body?.bays.flatMap(({ frames }) => frames.map(({ id }) => id)) ?? [];
-  const boards = body?.boards.map(({ id }) => id) ?? [];
-  const grooves = body?.grooves.map(({ id }) => id) ?? [];
-  const boxes = [0, 1, 2].map(() => randomUUID());
-  const [colonies, queens, frames] = [9, 6, 6].map((count) =>
-    Array.from({ length: count }, () => randomUUID()),
-  ) as [string[], string[], string[]];
-  const entries: Entry[] = boxes.flatMap((box, index) => [
-    entry('boxBuilt', '2026-04-01', { box, label: `G${seed}-${index}`, design: place.design.id, version: 1 }),
-    entry('boxPlaced', '2026-04-02', {
-      box,
-      yard: place.yard.id,
-      stand: '1',
-      east_m: index,
-      north_m: 1,
-      bearing_deg: 180,
-    }),
-  ]);
-  let colonyAt = 0;
-  for (let step = 0; step < 160; step++) {
-    const on = plusDays(START, Math.floor(step / 3));
-    const box = pick(boxes);
-    const of = { box, colony: pick(colonies) };
-    const more = { hour: 6 + (step % 3) * 4 };
-    const made = [
-      () =>
-        entry(
-          'stocked',
-          on,
-          {
-            box,
-            colony: colonies[colonyAt++ % colonies.length] as string,
-            bays: [pick(place.bays)],
-            frames: { sealedBrood: 1, stores: 1, drawn: 1 },
-            shakes: 1,
-            openBrood: random() < 0.5,
-            ...(random() < 0.5 ? { giver: { box: pick(boxes), colony: pick(colonies) } } : {}),
-          },
-          more,
-        ),
-      () => entry('cellGiven', on, { ...of, attempt: randomUUID() }, more),
-      () => entry('eggsSeen', on, of, more),
-      () => entry('patternScored', on, { ...of, pattern_pct: 80 }, more),
-      () => entry('queenTaken', on, { ...of, to: 'aside', beesRemain: true, backBy: plusDays(on, 5) }, more),
-      () =>
-        entry(
-          'queenGiven',
-          on,
-          { ...of, queen: pick(queens), what: pick(['virgin', 'mated']), caged: false },
-          more,
-        ),
-      () => entry('queenSeen', on, { ...of, seen: random() < 0.5 }, more),
-      () => entry('combined', on, { ...of, intoBox: pick(boxes), into: pick(colonies) }, more),
-      () => entry('colonyMoved', on, { ...of, toBox: pick(boxes), bays: [pick(place.bays)] }, more),
-      () => entry('dividerSet', on, { box, board: pick(boards), stands: random() < 0.5 }, more),
-      () => entry('boardMoved', on, { box, board: pick(boards), groove: pick(grooves) }, more),
-      () =>
-        entry(
-          'boardPlaced',
-          on,
-          {
-            box,
-            board: pick(boards),
-            at_mm: Math.round(random() * 370),
-            framesLeft: Math.floor(random() * 4),
-            groove: randomUUID(),
-            bay: randomUUID(),
-          },
-          more,
-        ),
-      () => entry('slotSet', on, { box, slot: pick(slots), holds: pick(['feeder', 'comb']) }, more),
-      () => entry('strengthSeen', on, { ...of, seams: Math.round(random() * 5) }, more),
-      () => entry('fed', on, { ...of, feed: 'syrup11', amount_kg: 0.5 }, more),
-      () =>
-        entry(
-          'frameAudited',
-          on,
-          { ...of, frame: pick(frames), slot: pick(slots), sides: [{ sealed: 0.5 }, {}] },
-          more,
-        ),
-      () =>
-        entry(
-          'framesMoved',
-          on,
-          {
-            moves: [
-              {
-                frame: pick(frames),
-                from: random() < 0.8 ? { box, slot: pick(slots) } : null,
-                to: random() < 0.7 ? { box: pick(boxes), slot: pick(slots) } : null,
-                turned: random() < 0.3,
-              },
-            ],
-            purpose: 'equalise',
-          },
-          more,
-        ),
-    ];
-    entries.push(pick(made)());
-  }
-  return entries;
+/** Entries about three boxes of our own that share bees, queens, combs and storeys, each later than the one before; some cannot be. */
+function storyBy(seed: number): Entry[] {
+  const ids = new Map<string, string>();
+  const idOf = (name: string): string => {
+    const id = ids.get(name) ?? randomUUID();
+    ids.set(name, id);
+    return id;
+  };
+  return linkedStory(seed, idOf).map(({ breeder: _, recordedAt: __, subjects: ___, ...told }) => {
+    const payload = JSON.stringify(told.payload)
+      .replaceAll(`"${DESIGN}"`, `"${place.design.id}"`)
+      .replaceAll(`"${YARD}"`, `"${place.yard.id}"`);
+    return { ...told, id: randomUUID(), payload: JSON.parse(payload) } as Entry;
+  });
 }
 
 describe('going on from the boxes as they stand', () => {
-  it.each([1, 2, 3, 4, 5])('gives the rows that the whole story gives, told anew (%i)', async (seed) => {
-    const story = randomStory(seed);
+  it.each([1, 2, 3])('gives the rows that the whole story gives, told anew (%i)', async (seed) => {
+    const story = storyBy(seed);
     for (const each of story) await logEntries(server.context, [each], true);
     const live = await rows();
     expect(live.event_to_settle?.length).toBeGreaterThan(10);
@@ -142,11 +49,11 @@ describe('going on from the boxes as they stand', () => {
     expect(await rows()).toEqual(live);
   });
 
-  it.each([11, 12, 13, 14])(
-    'gives them too where entries arrive late, in any order, and some are taken back or put right (%i)',
+  it.each([11, 12, 13])(
+    'gives them too where entries arrive late, in parcels and any order, and some are taken back or put right (%i)',
     async (seed) => {
       const random = seededRandom(seed * 31);
-      const story = randomStory(seed);
+      const story = storyBy(seed);
       const [built, placed, rest] = [0, 1, 2].map((part) =>
         story.filter(({ kind }) => (kind === 'boxBuilt' ? 0 : kind === 'boxPlaced' ? 1 : 2) === part),
       ) as [Entry[], Entry[], Entry[]];
@@ -155,14 +62,16 @@ describe('going on from the boxes as they stand', () => {
         .map((each) => ({ each, at: random() }))
         .sort((a, b) => a.at - b.at)
         .map(({ each }) => each);
-      for (const [index, each] of arriving.entries()) {
-        await logEntries(server.context, [each], true);
-        const earlier = arriving[Math.floor(random() * index)];
-        if (!earlier || random() > 0.25) continue;
+      for (let at = 0, size = 0; at < arriving.length; at += size) {
+        size = 1 + Math.floor(random() * 3);
+        const parcel = arriving.slice(at, at + size);
+        await logEntries(server.context, parcel, true);
+        const earlier = arriving[Math.floor(random() * at)];
+        if (!earlier || random() > 0.4) continue;
         const again =
           random() < 0.5
             ? entry('withdrawn', '2026-07-01', {}, { corrects: earlier.id })
-            : ({ ...each, id: randomUUID(), corrects: earlier.id } as Entry);
+            : ({ ...parcel[0], id: randomUUID(), corrects: earlier.id } as Entry);
         await logEntries(server.context, [again], true);
       }
       const live = await rows();
@@ -186,7 +95,7 @@ describe('going on from the boxes as they stand', () => {
         boxes: await toldBoxes(store, ids),
       };
     });
-    expect(boxes.length).toBeGreaterThan(20);
+    expect(boxes.length).toBeGreaterThanOrEqual(18);
     for (const { box_id, told } of boxes)
       expect(told, box_id).toEqual(JSON.parse(JSON.stringify(wholeIn(state, box_id))));
     for (const { box_id, told } of boxes) {
@@ -203,7 +112,7 @@ describe('going on from the boxes as they stand', () => {
   });
 
   it('is refused for what is late, corrects, or is about a box that is not told yet', async () => {
-    const [built, placed] = randomStory(9) as [Entry, Entry];
+    const [built, placed] = storyBy(9) as [Entry, Entry];
     await logEntries(server.context, [built, placed]);
     const { box } = built.payload as { box: string };
     const asEvent = (each: Entry) => ({

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Around, Entry, Found, QueenStory, Standing, UnsettledPage } from '@yellow-cell/contract';
+import { seededRandom } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { logEntries } from '../src/services/logEntries.ts';
 import { entry, freshServer, type Ground, ground, storyOfBox } from './bench.test.kit.ts';
@@ -147,7 +148,11 @@ describe('search', () => {
     const { box, entries } = storyOfBox(place, '2026-05-10', 'Find-1');
     await log(...entries);
     const words = ['Drohnenbrütig?', 'מלכה', '🐝', "50% o'clock_ \\"];
-    for (const note of [...words, 'x'.repeat(5_000)])
+    // No pattern in it: nothing that packs its like makes it short enough for an index.
+    const random = seededRandom(3);
+    const letter = () => String.fromCodePoint(0x4e00 + Math.floor(random() * 20_000));
+    const endless = Array.from({ length: 5_000 }, letter).join('');
+    for (const note of [...words, endless, 'Anhänger 7\u0301 voll'])
       await log({ ...entry('noted', '2026-05-12', { box }), note });
     const find = async (typed: string) =>
       (await get<Found[]>(`/search?find=${encodeURIComponent(typed)}`)).map(
@@ -159,6 +164,11 @@ describe('search', () => {
     expect((await find('thistle')).some((each) => each.startsWith('round'))).toBe(true);
     for (const odd of ['%', '_', "'", '\\', ':*', '&', '🐝', '50%']) await find(odd);
     expect(await find('%%')).toEqual([]);
+    expect(await find('ANHÄNGER VO')).toEqual(['note Anhänger 7\u0301 voll']);
+    expect(await find('7\u0301')).toEqual(['note Anhänger 7\u0301 voll']);
+    expect(await find(endless.slice(0, 80))).toEqual([`note ${endless.slice(0, 120)}`]);
+    expect(await find(endless.slice(0, 59))).toHaveLength(1);
+    expect(await find(endless.slice(1, 59))).toEqual([]);
   });
 });
 

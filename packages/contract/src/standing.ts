@@ -199,8 +199,6 @@ export interface Attempt {
   patterns: readonly { on: Day; pattern_pct: number }[];
   failed?: { on: Day; reason: FailReason };
   taken?: { on: Day; to: QueenFate };
-  /** Why her mother is not certain, where it is not. */
-  uncertainMother?: string;
 }
 
 export interface Queen {

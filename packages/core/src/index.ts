@@ -308,10 +308,8 @@ export {
   type ApartOptions,
   apart,
   type Beside,
+  type Missing,
   thingsOf,
-  toldIn,
-  type Whole,
-  wholeIn,
 } from './yard/apart.ts';
 export { type BoxView, boxViews, type CompartmentView, isDue } from './yard/boxView.ts';
 export { type CalendarEntry, calendarEntries, roundEntries } from './yard/calendarEntries.ts';
@@ -327,13 +325,20 @@ export { feedUse } from './yard/due/careRules.ts';
 export type { Expectation, Rule, Weather } from './yard/due/expectation.ts';
 export { expectationsOf, rules } from './yard/due/rules.ts';
 export { type Urgency, urgencyOn } from './yard/due/urgency.ts';
-export { cellDay, failBy, failByFrom, flightWindow, flyingOn } from './yard/due/weather.ts';
+export {
+  cellDay,
+  failBy,
+  failByFrom,
+  flightWindow,
+  flyingOn,
+  WEATHER_BEARS_D,
+} from './yard/due/weather.ts';
 export { type WhileOpen, whileOpen } from './yard/due/whileOpen.ts';
 export { winterAct, winterWork } from './yard/due/winterRules.ts';
 export { clockProblem, futureProblem } from './yard/entryProblem.ts';
 export { type Equalising, equalisings } from './yard/equalise.ts';
 export { chronicle, fold, foldChronicle, foldOn } from './yard/fold.ts';
-export { type BoxesLog, foldLog, type ToldWith, toldBefore } from './yard/foldLog.ts';
+export { type BoxesLog, foldLog } from './yard/foldLog.ts';
 export { type FrameAdvice, frameAdvice, inwardSides } from './yard/frameAdvice.ts';
 export { attemptOf, inRoom } from './yard/inRoom.ts';
 export { freePlaces, freeStands } from './yard/many/freePlaces.ts';
@@ -347,6 +352,7 @@ export {
   manyRooms,
   nextMark,
 } from './yard/many/manyActs.ts';
+export { motherDoubt } from './yard/motherDoubt.ts';
 export { standingAmong } from './yard/order.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
 export { proposedRole, roleOf } from './yard/roles/roleOf.ts';
@@ -380,5 +386,6 @@ export { kinOf, kinWords, staysAfterCombining } from './yard/warn/joining.ts';
 export { type Situation, type Warning, warningSources } from './yard/warn/situation.ts';
 export { cellsUntil } from './yard/warn/timeWarnings.ts';
 export { warningsOf } from './yard/warn/warnings.ts';
+export { type Whole, wholeIn } from './yard/whole.ts';
 export { withoutQueen } from './yard/withoutQueen.ts';
 export { yearColour } from './yard/yearColour.ts';

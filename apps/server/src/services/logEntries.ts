@@ -1,11 +1,13 @@
 import type { Entry, EventKind, LogEvent, PostedEntries, Problem, Subject } from '@yellow-cell/contract';
 import { subjectsOf } from '@yellow-cell/contract/subjects';
 import { futureProblem, ProblemsError, thingsOf } from '@yellow-cell/core';
-import { boxesTold, boxesWith } from '../store/beside.ts';
+import { ahead } from '../store/ahead.ts';
+import { boxesNaming, boxesTold } from '../store/beside.ts';
 import type { Store } from '../store/database.ts';
 import { appendEvents, findEvents, saysTheSame } from '../store/events.ts';
 import { Conflict } from './conflict.ts';
 import type { Context } from './context.ts';
+import { reckonWaiting } from './reckon.ts';
 import { goOn, refresh } from './refresh.ts';
 import { SEASON_KINDS, type Touched } from './story.ts';
 
@@ -18,7 +20,7 @@ export async function logEntries(
   entries: readonly Entry[],
   synced = false,
 ): Promise<PostedEntries> {
-  return context.writing(async (store) => {
+  const kept = await context.writing(async (store) => {
     const stored = new Map(
       (
         await findEvents(
@@ -41,6 +43,9 @@ export async function logEntries(
       toSettle,
     };
   });
+  if (entries.some(({ kind, corrects }) => kind === 'weatherRecorded' || corrects))
+    ahead(reckonWaiting(context));
+  return kept;
 }
 
 /** One id is one entry: a second that says something else is no repeat, in the log or in the same request. */
@@ -136,8 +141,6 @@ async function correctedBy(store: Store, events: readonly LogEvent[]): Promise<L
   return found;
 }
 
-const EVER = 'infinity';
-
 async function touchedBy(store: Store, events: readonly LogEvent[]): Promise<Touched> {
   const ids = (kind: Subject['kind']) =>
     new Set(
@@ -152,14 +155,15 @@ async function touchedBy(store: Store, events: readonly LogEvent[]): Promise<Tou
         .filter(({ kind }) => isMeant(kind))
         .flatMap(({ subjects }) => subjects.filter(({ kind }) => kind === 'yard').map(({ id }) => id)),
     );
-  // Boxes too that its things are told of, or were told with what is corrected.
-  const things = await boxesWith(store, new Map(events.flatMap(thingsOf).map((thing) => [thing, EVER])));
+  // Boxes too of which others name its things, and that were told with what is corrected.
+  const things = await boxesNaming(store, events.flatMap(thingsOf));
   const before = await boxesTold(
     store,
     corrected.map(({ id }) => id),
   );
   return {
-    boxes: new Set([...ids('box'), ...things.map(({ box }) => box), ...before]),
+    fresh: new Set(events.map(({ id }) => id)),
+    boxes: new Set([...ids('box'), ...things, ...before]),
     rounds: ids('round'),
     yards: yardsOf((kind) => kind === 'weatherRecorded'),
     weatherDays: [...events, ...corrected].flatMap((event) =>

@@ -1,5 +1,4 @@
-import type { LogEvent } from '@yellow-cell/contract';
-import { type ApartOptions, apart, dayAt, standingAmong, toldIn, type Whole } from '@yellow-cell/core';
+import { apart, dayAt, standingAmong, type Whole } from '@yellow-cell/core';
 import { ahead } from '../store/ahead.ts';
 import { addBeside } from '../store/beside.ts';
 import { markFolded } from '../store/breeders.ts';
@@ -10,12 +9,12 @@ import type { ReadRows } from '../store/tables.ts';
 import { yardIds } from '../store/yards.ts';
 import { allDesigns } from './designCache.ts';
 import { refreshAround } from './refresh.ts';
-import { newRecent, type Recent, sign, type Unsettled } from './retell.ts';
+import { EPOCH, newRecent, type Recent, sign, type Unsettled } from './retell.ts';
 import { rowsOf } from './rows.ts';
 import { stateOf, surroundings } from './surroundings.ts';
 
 /** Raised whenever the same log would give other read rows: where theirs is another, they are made anew at the start. */
-export const FOLD_VERSION = 11;
+export const FOLD_VERSION = 12;
 
 /** Recomputes every read table of the breeder from the log. Must give the rows that stood there. */
 export async function rebuild(
@@ -39,12 +38,10 @@ export async function rebuild(
 /** Tells the whole log once, in its order, each box apart; only what boxes are like at the end is held in memory. */
 async function tellAll(store: Store, breeder: string, tell: (done: number) => void): Promise<number> {
   const known = { designs: await allDesigns(store, breeder), yards: await yardIds(store) };
-  const together = toldTogether();
   const run = apart({
     known,
     isOwn: () => true,
-    boxesWith: together.boxesWith,
-    besideOf: () => undefined,
+    besideOf: () => NONE,
     sign,
   });
   const stands = standingAmong(await correctingEvents(store));
@@ -53,11 +50,7 @@ async function tellAll(store: Store, breeder: string, tell: (done: number) => vo
   let done = 0;
   let kept: Promise<void> = Promise.resolve();
   for await (const events of eventPages(store, EVENTS_AT_ONCE)) {
-    let seen = 0;
     for (const event of events) {
-      // What happened at the same moment counts too, as where one box is told anew.
-      for (; (events[seen]?.occurredAt ?? '~') <= event.occurredAt; seen++)
-        together.add(events[seen] as LogEvent);
       if (!stands(event)) continue;
       const sentence = run.tell(event, dayAt(Date.parse(event.occurredAt), event.zone));
       if (sentence === undefined) recent.add(event);
@@ -70,13 +63,14 @@ async function tellAll(store: Store, breeder: string, tell: (done: number) => vo
   }
   await kept;
   const waiting = bySubject(toSettle);
-  const boxes = [...run.told];
+  const boxes = [...run.told.keys()];
   for (let at = 0; at < boxes.length; at += BOXES_AT_ONCE) {
     const some = boxes.slice(at, at + BOXES_AT_ONCE).map(
       (box): Stood => ({
         box,
         whole: run.wholeOf(box),
         recent: recent.of(box),
+        lastAt: run.told.get(box) ?? EPOCH,
         toSettle: waiting.get(box) ?? [],
       }),
     );
@@ -84,6 +78,7 @@ async function tellAll(store: Store, breeder: string, tell: (done: number) => vo
   }
   return boxes.length;
 }
+const NONE: readonly never[] = [];
 const EVENTS_AT_ONCE = 1_000;
 const BOXES_AT_ONCE = 40;
 
@@ -92,6 +87,7 @@ interface Stood {
   box: string;
   whole: Whole | undefined;
   recent: ReturnType<Recent['of']>;
+  lastAt: string;
   toSettle: Unsettled[];
 }
 
@@ -101,13 +97,20 @@ async function fillFrom(store: Store, breeder: string, boxes: readonly Stood[]):
     store,
     breeder,
     wholes,
-    boxes.flatMap(({ recent }) => recent.recent),
+    boxes.flatMap(({ recent }) => recent),
   );
   const all: ReadRows = { boxes: [], compartments: [], attempts: [], queens: [], due: [], toSettle: [] };
   // Each by itself: what lives in one is looked for among what lives in it.
-  for (const { box, whole, recent, toSettle } of boxes) {
+  for (const { box, whole, recent, lastAt, toSettle } of boxes) {
     const state = { ...stateOf(whole ? [whole] : [], around), toSettle };
-    const rows = rowsOf({ breeder, boxes: new Set([box]), ...around, state, recentOf: () => recent });
+    const rows = rowsOf({
+      breeder,
+      boxes: new Set([box]),
+      ...around,
+      state,
+      recentOf: () => recent,
+      lastAt: () => lastAt,
+    });
     for (const [kind, list] of Object.entries(rows)) all[kind as keyof ReadRows].push(...(list as never[]));
   }
   await fillBoxRows(store, all);
@@ -119,23 +122,4 @@ function bySubject(toSettle: readonly Unsettled[]): Map<string, Unsettled[]> {
     for (const { kind, id } of each.event.subjects)
       if (kind === 'box') found.set(id, [...(found.get(id) ?? []), each]);
   return found;
-}
-
-/** Which boxes each living thing was told of in so far, and which were stacked upon one another. */
-function toldTogether(): { add(event: LogEvent): void; boxesWith: ApartOptions['boxesWith'] } {
-  // Nearly all are told of in one box alone: kept as its id, and as a list only where there are more.
-  const boxes = new Map<string, string | string[]>();
-  const listOf = (thing: string): readonly string[] => {
-    const found = boxes.get(thing) ?? [];
-    return typeof found === 'string' ? [found] : found;
-  };
-  return {
-    add(event) {
-      for (const { thing, box } of toldIn(event)) {
-        const before = listOf(thing);
-        if (!before.includes(box)) boxes.set(thing, before.length === 0 ? box : [...before, box]);
-      }
-    },
-    boxesWith: (thing) => listOf(thing),
-  };
 }

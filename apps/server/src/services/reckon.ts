@@ -1,25 +1,29 @@
-import { type Day, failByFrom, type Weather } from '@yellow-cell/core';
+import { type Day, failByFrom, WEATHER_BEARS_D, type Weather } from '@yellow-cell/core';
 import { ahead } from '../store/ahead.ts';
 import type { Store } from '../store/database.ts';
 import {
+  addWaiting,
   attemptsToReckon,
   changeFailBy,
   livedIn,
   type ReckonedRows,
   replaceReckonedRows,
   standingNow,
+  takeWaiting,
 } from '../store/reckoned.ts';
+import type { Context } from './context.ts';
 import { reckonedRows } from './rows.ts';
 import { stateOf, type YardSurroundings, yardSurroundings } from './surroundings.ts';
 
 /** So many boxes are read and reckoned at once; the server answers others in between. */
 const BOXES_AT_ONCE = 50;
-/** Weather before the last weeks bears on nothing but the attempts of then. */
-const STILL_BEARS_D = 75;
+/** As many as a breeder has are brought up at once; of more, the others wait for turns of their own. */
+const BOXES_AT_FIRST = 150;
 
 /**
  * Brings what is reckoned of a yard up to other figures, or to other weather of some days, without telling a story
- * again: what is due, and by when attempts have failed. Only rows that come out otherwise are written.
+ * again: what is due, and by when attempts have failed. Only rows that come out otherwise are written. Of a large yard
+ * a part is left waiting, which `reckonWaiting` brings up.
  */
 export async function reckonYard(
   store: Store,
@@ -29,7 +33,40 @@ export async function reckonYard(
 ): Promise<void> {
   const around = await yardSurroundings(store, breeder, yard);
   await reckonAttempts(store, around, yard, changed);
-  const boxes = await livedIn(store, yard, changed, STILL_BEARS_D);
+  const boxes = await livedIn(store, yard, changed, WEATHER_BEARS_D);
+  await addWaiting(store, breeder, boxes.slice(BOXES_AT_FIRST));
+  await reckonEach(store, breeder, around, boxes.slice(0, BOXES_AT_FIRST));
+}
+
+const running = new WeakMap<Context, Promise<void>>();
+
+/**
+ * Brings up the boxes that wait, some at a time and each time in a transaction of its own, so that others write in
+ * between. What it cannot finish still waits, also for the next start; whoever calls meanwhile gets the same run.
+ */
+export function reckonWaiting(context: Context): Promise<void> {
+  const going = running.get(context) ?? reckonAll(context).finally(() => running.delete(context));
+  running.set(context, going);
+  return going;
+}
+
+async function reckonAll(context: Context): Promise<void> {
+  while (await context.writing((store) => reckonSome(store, context.breeder))) {}
+}
+
+async function reckonSome(store: Store, breeder: string): Promise<boolean> {
+  const waiting = await takeWaiting(store, BOXES_AT_FIRST);
+  if (!waiting) return false;
+  await reckonEach(store, breeder, await yardSurroundings(store, breeder, waiting.yard), waiting.boxes);
+  return true;
+}
+
+async function reckonEach(
+  store: Store,
+  breeder: string,
+  around: YardSurroundings,
+  boxes: readonly string[],
+): Promise<void> {
   const readFrom = (at: number) => ahead(standingNow(store, boxes.slice(at, at + BOXES_AT_ONCE)));
   for (let at = 0, next = readFrom(0); at < boxes.length; at += BOXES_AT_ONCE) {
     const standing = await next;

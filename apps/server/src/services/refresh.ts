@@ -1,6 +1,6 @@
 import type { Attempt, LogEvent } from '@yellow-cell/contract';
-import { apart, chronicle, fold, type Known, thingsOf, type Whole } from '@yellow-cell/core';
-import { addBeside, boxesWith } from '../store/beside.ts';
+import { apart, chronicle, fold, type Known, type Whole } from '@yellow-cell/core';
+import { addBeside, boxesThatMayHold } from '../store/beside.ts';
 import type { Store } from '../store/database.ts';
 import { eventsAbout } from '../store/events.ts';
 import {
@@ -22,7 +22,7 @@ import { stateOf, surroundings } from './surroundings.ts';
 export async function refresh(store: Store, breeder: string, touched: Touched): Promise<Unsettled[]> {
   const around = await refreshAround(store, breeder, touched);
   const boxes = new Set([...touched.boxes, ...(await boxesWithAttemptsIn(store, [...touched.rounds]))]);
-  const toSettle = boxes.size === 0 ? [] : await retell(store, breeder, boxes);
+  const toSettle = boxes.size === 0 ? [] : await retell(store, breeder, boxes, touched.fresh);
   const days = [...(touched.weatherDays ?? [])].sort();
   const [first, last] = [days[0], days.at(-1)];
   for (const yard of touched.yards)
@@ -34,7 +34,7 @@ export async function refresh(store: Store, breeder: string, touched: Touched): 
 export async function refreshAround(
   store: Store,
   breeder: string,
-  { rounds, yards, seasons, weatherDays }: Omit<Touched, 'boxes'>,
+  { rounds, yards, seasons, weatherDays }: Omit<Touched, 'boxes' | 'fresh'>,
 ): Promise<Unsettled[]> {
   const others = new Set([...rounds, ...yards, ...seasons]);
   if (others.size === 0) return [];
@@ -71,21 +71,64 @@ export async function goOn(
   events: readonly LogEvent[],
 ): Promise<Unsettled[] | undefined> {
   if (events.some(({ kind, corrects }) => corrects || WHOLE_STORY.includes(kind))) return undefined;
-  const found = await rowsAround(store, events);
-  if (!found) return undefined;
-  const { rows, together } = found;
-  const kept = new Map(rows.map((row) => [row.box_id, row]));
-  if (!events.every((event) => isLater(event, kept))) return undefined;
+  const rows = new Map<string, ToldRow>();
+  const named = [...new Set(events.flatMap(boxesNamed))];
+  if (named.length === 0 || !(await load(store, rows, named))) return undefined;
+  if (!events.every((event) => isLater(event, rows))) return undefined;
 
-  const told = rows.map((row) => row.told);
+  let going = await tellOn(store, breeder, events, rows);
+  // Where things are that are not where an entry says is known only once they are missed.
+  for (let asked = -1; going.run.missing.length !== asked || going.run.wanted.size > 0; ) {
+    asked = going.run.missing.length;
+    const beyond = [...going.run.wanted, ...(await boxesThatMayHold(store, going.run.missing))];
+    const before = rows.size;
+    if (!(await load(store, rows, beyond))) return undefined;
+    if (rows.size === before) break;
+    going = await tellOn(store, breeder, events, rows);
+  }
+  const { run, around, fresh, toSettle } = going;
+  const earliest = Math.min(...events.map(({ occurredAt }) => Date.parse(occurredAt)));
+  const isLate = (box: string) => Date.parse(rows.get(box)?.last_at ?? EPOCH) >= earliest;
+  const touched = new Set(run.told.keys());
+  if ([...touched].some((box) => !named.includes(box) && isLate(box))) return undefined;
+
+  await addBeside(store, breeder, run.beside);
+  const before = new Set<object>(
+    [...rows.values()].flatMap(({ told }) => [...told.attempts, ...told.queens]),
+  );
+  const wholes = [...touched].flatMap((box) => run.wholeOf(box) ?? []);
+  await changeBoxRows(
+    store,
+    [...touched],
+    rowsOf({
+      breeder,
+      boxes: touched,
+      state: { ...stateOf(wholes, around), toSettle },
+      known: around.known,
+      constantsFor: around.constantsFor,
+      isNew: (thing) => !before.has(thing),
+      recentOf: (box) => lastOf([...(rows.get(box)?.shown.recent ?? []), ...fresh.of(box)]),
+      lastAt: (box) => run.told.get(box) ?? rows.get(box)?.last_at ?? EPOCH,
+    }),
+  );
+  return toSettle;
+}
+
+/** Tells events on from the rows that are read, and what they are missing there. */
+async function tellOn(
+  store: Store,
+  breeder: string,
+  events: readonly LogEvent[],
+  rows: ReadonlyMap<string, ToldRow>,
+) {
+  const told = [...rows.values()].map((row) => row.told);
   const around = await surroundings(store, breeder, told, events, told.flatMap(goingOn));
   const run = apart({
     known: around.known,
     rounds: around.rounds,
     from: told,
-    isOwn: (box) => kept.has(box),
-    boxesWith: (thing) => together.get(thing) ?? [],
-    besideOf: () => undefined,
+    isOwn: (box) => rows.has(box),
+    besideOf: () => [],
     sign,
   });
   const fresh = newRecent();
@@ -95,36 +138,18 @@ export async function goOn(
     if (sentence === undefined) fresh.add(event);
     else toSettle.push({ event, sentence });
   }
-  const earliest = Math.min(...events.map(({ occurredAt }) => Date.parse(occurredAt)));
-  const isLate = (box: string) => Date.parse(kept.get(box)?.last_at ?? EPOCH) >= earliest;
-  const named = new Set(events.flatMap(boxesNamed));
-  if (run.wanted.size > 0 || [...run.told].some((box) => !named.has(box) && isLate(box))) return undefined;
-
-  await addBeside(store, breeder, run.beside);
-  const before = new Set<object>(told.flatMap(({ attempts, queens }) => [...attempts, ...queens]));
-  const wholes = [...run.told].flatMap((box) => run.wholeOf(box) ?? []);
-  await changeBoxRows(
-    store,
-    [...run.told],
-    rowsOf({
-      breeder,
-      boxes: run.told,
-      state: { ...stateOf(wholes, around), toSettle },
-      known: around.known,
-      constantsFor: around.constantsFor,
-      isNew: (thing) => !before.has(thing),
-      recentOf: (box) => {
-        const { recent, lastAt } = fresh.of(box);
-        const row = kept.get(box);
-        return {
-          recent: lastOf([...(row?.shown.recent ?? []), ...recent]),
-          lastAt: recent.length > 0 || !row ? lastAt : row.last_at,
-        };
-      },
-    }),
-  );
-  return toSettle;
+  return { run, around, fresh, toSettle };
 }
+
+/** Reads boxes as they stand, those not read yet; false where one is not told yet, or they are too many. */
+async function load(store: Store, rows: Map<string, ToldRow>, boxes: readonly string[]): Promise<boolean> {
+  const wanted = [...new Set(boxes)].filter((id) => !rows.has(id));
+  if (rows.size + wanted.length > MOST_BOXES) return false;
+  const found = await toldBoxes(store, wanted);
+  for (const row of found) rows.set(row.box_id, row);
+  return found.length === wanted.length;
+}
+const MOST_BOXES = 60;
 
 const boxesNamed = ({ subjects }: LogEvent): string[] =>
   subjects.flatMap(({ kind, id }) => (kind === 'box' ? [id] : []));
@@ -155,43 +180,3 @@ const WHOLE_STORY: readonly LogEvent['kind'][] = [
   'grafted',
   'withdrawn',
 ];
-
-/** The boxes that events are told with, as they stand, and of their things which boxes those were in; undefined where one is not told yet. */
-async function rowsAround(
-  store: Store,
-  events: readonly LogEvent[],
-): Promise<{ rows: ToldRow[]; together: ReadonlyMap<string, string[]> } | undefined> {
-  const named = events.flatMap(({ subjects }) =>
-    subjects.flatMap(({ kind, id }) => (kind === 'box' ? [id] : [])),
-  );
-  if (named.length === 0) return undefined;
-  const rows = new Map<string, ToldRow>();
-  const load = async (boxes: readonly string[]): Promise<boolean> => {
-    const wanted = [...new Set(boxes)].filter((id) => !rows.has(id));
-    if (rows.size + wanted.length > MOST_BOXES) return false;
-    const found = await toldBoxes(store, wanted);
-    for (const row of found) rows.set(row.box_id, row);
-    return found.length === wanted.length;
-  };
-  if (!(await load(named))) return undefined;
-  const here = new Set([...rows.values()].flatMap(({ told }) => idsIn(told)));
-  const elsewhere = new Map(
-    events.flatMap((event) =>
-      thingsOf(event).flatMap((id): [string, string][] => (here.has(id) ? [] : [[id, event.occurredAt]])),
-    ),
-  );
-  const together = new Map<string, string[]>();
-  for (const { thing, box } of await boxesWith(store, elsewhere))
-    together.set(thing, [...(together.get(thing) ?? []), box]);
-  if (!(await load([...together.values()].flat()))) return undefined;
-  if (!(await load([...rows.values()].flatMap(({ told }) => originsIn(told))))) return undefined;
-  return { rows: [...rows.values()], together };
-}
-const MOST_BOXES = 60;
-
-/** All that is known to live, or to have lived, in a box. */
-const idsIn = ({ colonies, attempts, queens, frames }: Whole): string[] =>
-  [colonies, attempts, queens, frames].flatMap((list) => list.map(({ id }) => id));
-
-/** Boxes whose state is kept with this one too: where an attempt began that goes on here. */
-const originsIn = ({ attempts }: Whole): string[] => attempts.map(({ box }) => box);

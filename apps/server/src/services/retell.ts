@@ -1,16 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { LogEvent } from '@yellow-cell/contract';
-import {
-  apart,
-  type Beside,
-  chronicle,
-  type Known,
-  type ToldWith,
-  toldBefore,
-  toldIn,
-  type YardState,
-} from '@yellow-cell/core';
-import { addBeside, besideOf, boxesWith, clearBeside, signsOf } from '../store/beside.ts';
+import { apart, type Beside, chronicle, type Known, type YardState } from '@yellow-cell/core';
+import { addBeside, besideOf, boxesThatMayHold, clearBeside, signsOf } from '../store/beside.ts';
 import type { Store } from '../store/database.ts';
 import { eventsAbout, eventsOfBoxes } from '../store/events.ts';
 import { replaceBoxRows } from '../store/readTables.ts';
@@ -27,42 +18,43 @@ export const sign = (text: string): string => createHash('md5').update(text).dig
 
 /**
  * Tells the stories of boxes anew from their first event, and brings their rows up to them; and of those others of which
- * they make something else than they did.
+ * they make something else than they did. `fresh` are entries that were not told yet: where their things are is looked for.
  */
 export async function retell(
   store: Store,
   breeder: string,
   boxes: ReadonlySet<string>,
+  fresh: ReadonlySet<string>,
 ): Promise<Unsettled[]> {
   const own = new Set(boxes);
   const log = new Map<string, LogEvent>();
-  for (let fresh = [...own]; ; ) {
-    for (const event of await eventsOfBoxes(store, fresh)) log.set(event.id, event);
-    const { run, events, known, recent, toSettle, wanted } = await tellAnew(store, breeder, own, [
-      ...log.values(),
-    ]);
-    if (wanted.length === 0) {
-      await keepBeside(store, breeder, [...own], run.beside);
-      const wholes = [...own].flatMap((box) => run.wholeOf(box) ?? []);
-      const around = await surroundings(
-        store,
-        breeder,
-        wholes,
-        [...own].flatMap((box) => recent.of(box).recent),
-      );
-      const told = rowsOf({
+  for (let more = [...own]; ; ) {
+    for (const event of await eventsOfBoxes(store, more)) log.set(event.id, event);
+    const { run, known, recent, toSettle, wanted } = await tellAnew(store, breeder, own, [...log.values()]);
+    const missing = run.missing.filter(({ event }) => fresh.has(event.id));
+    more = [...new Set([...wanted, ...(await boxesThatMayHold(store, missing))])].filter(
+      (box) => !own.has(box),
+    );
+    for (const box of more) own.add(box);
+    if (more.length > 0) continue;
+    await keepBeside(store, breeder, [...own], run.beside);
+    const wholes = [...own].flatMap((box) => run.wholeOf(box) ?? []);
+    const last = [...own].flatMap((box) => recent.of(box));
+    const around = await surroundings(store, breeder, wholes, last);
+    await replaceBoxRows(
+      store,
+      [...own],
+      rowsOf({
         breeder,
         boxes: own,
         state: { ...stateOf(wholes, around), toSettle },
         known,
         constantsFor: around.constantsFor,
-        recentOf: (box) => recent.of(box),
-      });
-      await replaceBoxRows(store, [...own], told);
-      return toSettle.filter(({ event }) => events.has(event.id));
-    }
-    for (const box of wanted) own.add(box);
-    fresh = wanted;
+        recentOf: recent.of,
+        lastAt: (box) => run.told.get(box) ?? EPOCH,
+      }),
+    );
+    return toSettle.filter(({ event }) => log.has(event.id));
   }
 }
 
@@ -95,53 +87,25 @@ async function tellAnew(
   const rounds = await eventsAbout(store, subjectIds(events, 'round'), ROUND_KINDS);
   const kept = await besideOf(store, [...own]);
   const known = await knownFor(store, breeder, events, kept);
-  const all = chronicle([...new Map([...rounds, ...events].map((event) => [event.id, event])).values()]);
-  const told = (elsewhere: readonly ToldWith[]) => tellWith({ known, own, all, kept, events, elsewhere });
-  const first = told([]);
-  const elsewhere = (await boxesWith(store, first.missing)).filter(({ box }) => !own.has(box));
-  return { ...(elsewhere.length === 0 ? first : told(elsewhere)), known };
-}
-
-interface Telling {
-  known: Known;
-  own: ReadonlySet<string>;
-  all: ReturnType<typeof chronicle>;
-  kept: readonly Beside[];
-  events: readonly LogEvent[];
-  elsewhere: readonly ToldWith[];
-}
-
-function tellWith({ known, own, all, kept, events, elsewhere }: Telling) {
-  const asked = new Set<Beside>();
-  /** Things that were not where an event says, and when it last was so. */
-  const missing = new Map<string, string>();
-  const besides = new Map(kept.map((each) => [`${each.event} ${each.box}`, each]));
-  const before = toldBefore([...elsewhere, ...events.flatMap(toldHere)]);
+  const byEvent = new Map<string, Beside[]>();
+  for (const each of kept) byEvent.set(each.event, [...(byEvent.get(each.event) ?? []), each]);
   const run = apart({
     known,
     isOwn: (box) => own.has(box),
-    boxesWith: (thing, until) => {
-      missing.set(thing, until.occurredAt);
-      return before(thing, until);
-    },
-    besideOf: (event, box) => {
-      const found = besides.get(`${event} ${box}`);
-      if (found) asked.add(found);
-      return found;
-    },
+    besideOf: (event) => byEvent.get(event) ?? [],
     sign,
   });
   const recent = newRecent();
   const toSettle: Unsettled[] = [];
-  for (const { event, on } of all) {
+  const all = new Map([...rounds, ...events].map((event) => [event.id, event]));
+  for (const { event, on } of chronicle([...all.values()])) {
     const sentence = run.tell(event, on);
     if (sentence === undefined) recent.add(event);
     else toSettle.push({ event, sentence });
   }
   // What was told with another box before, and is not any more, is missing in that one.
-  const left = kept.filter((each) => !asked.has(each)).map(({ box }) => box);
-  const wanted = [...new Set([...run.wanted, ...left])].filter((box) => !own.has(box));
-  return { run, events: new Set(events.map(({ id }) => id)), recent, toSettle, wanted, missing };
+  const left = kept.filter((each) => !run.asked.has(each)).map(({ box }) => box);
+  return { run, known, recent, toSettle, wanted: [...run.wanted, ...left] };
 }
 
 async function knownFor(
@@ -160,13 +124,10 @@ async function knownFor(
   };
 }
 
-const toldHere = (event: LogEvent): ToldWith[] =>
-  toldIn(event).map((each) => ({ ...each, first: event.occurredAt }));
-
-/** What happened last in each box, and when. */
+/** What happened last in each box. */
 export interface Recent {
   add(event: LogEvent): void;
-  of(box: string): { recent: ReturnType<typeof lastOf>; lastAt: string };
+  of(box: string): ReturnType<typeof lastOf>;
 }
 
 export const EPOCH = '1970-01-01T00:00:00.000Z';
@@ -183,10 +144,7 @@ export function newRecent(): Recent {
           if (list.length > LATEST) list.shift();
         }
     },
-    of(box) {
-      const list = events.get(box) ?? [];
-      return { recent: lastOf(list), lastAt: list.at(-1)?.occurredAt ?? EPOCH };
-    },
+    of: (box) => lastOf(events.get(box) ?? []),
   };
 }
 const LATEST = 12;

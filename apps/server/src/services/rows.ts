@@ -39,8 +39,10 @@ export interface Told {
   constantsFor: (box: BoxState) => Constants;
   /** Of attempts and queens only those are written; all, where it is left out. */
   isNew?: (thing: { id: string }) => boolean;
-  /** What happened last in a box, newest last, and when. */
-  recentOf: (box: string) => { recent: readonly Entry[]; lastAt: string };
+  /** What happened last in a box, newest last. */
+  recentOf: (box: string) => readonly Entry[];
+  /** When the last entry was that its story was told with, be it one that cannot be. */
+  lastAt: (box: string) => string;
 }
 
 const RECENT = 5;
@@ -51,10 +53,10 @@ export const lastOf = (events: readonly (Entry | LogEvent)[]): Entry[] =>
   });
 
 export function rowsOf(told: Told): ReadRows {
-  const { breeder: breeder_id, state, recentOf, isNew = () => true } = told;
+  const { breeder: breeder_id, state, recentOf, lastAt, isNew = () => true } = told;
   const boxes = [...state.boxes.values()].map((box): ReadRows['boxes'][number] => {
     const whole = wholeIn(state, box.id) as Whole;
-    const { recent, lastAt } = recentOf(box.id);
+    const recent = recentOf(box.id);
     return {
       breeder_id,
       box_id: box.id,
@@ -68,7 +70,7 @@ export function rowsOf(told: Told): ReadRows {
       taken_apart_on: box.takenApartOn ?? null,
       told: whole,
       shown: { ...shownOf(whole), recent } satisfies BoxStanding,
-      last_at: lastAt,
+      last_at: lastAt(box.id),
     };
   });
   const queens = [...state.queens.values()]
@@ -80,7 +82,7 @@ export function rowsOf(told: Told): ReadRows {
 
 /** What hangs on weather and figures beside the state itself: work that is due, and by when attempts have failed. */
 export function reckonedRows(
-  told: Omit<Told, 'recentOf' | 'boxes'>,
+  told: Omit<Told, 'recentOf' | 'lastAt' | 'boxes'>,
 ): Pick<ReadRows, 'compartments' | 'attempts' | 'due'> {
   const { breeder: breeder_id, state, known, constantsFor, isNew = () => true } = told;
   const rows: ReturnType<typeof reckonedRows> = { compartments: [], attempts: [], due: [] };

@@ -1,10 +1,11 @@
 import type { SettingFields, Settings } from '@yellow-cell/contract';
 import { constantProblem, ProblemsError } from '@yellow-cell/core';
+import { ahead } from '../store/ahead.ts';
 import { type BreederRow, findBreeder, replaceSettings } from '../store/breeders.ts';
 import { yardIds } from '../store/yards.ts';
 import { Conflict, fieldChanges, NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
-import { reckonYard } from './reckon.ts';
+import { reckonWaiting, reckonYard } from './reckon.ts';
 
 const FIELD_NAMES = { person: 'Name', constants: 'Constants', climates: 'Climates', workshop: 'Workshop' };
 const MEASURE_NAMES = {
@@ -19,7 +20,7 @@ const MEASURE_NAMES = {
 export async function changeSettings(context: Context, { version, ...fields }: Settings): Promise<Settings> {
   refuseBadConstants(fields);
   // What refreshes read rows takes its turn with those who log: rows read before must not be written after theirs.
-  return context.writing(async (store) => {
+  const changed = await context.writing(async (store) => {
     const before = await findBreeder(store);
     if (!before) throw new NotFound('There is no such breeder.');
     const differing = [
@@ -35,6 +36,8 @@ export async function changeSettings(context: Context, { version, ...fields }: S
         await reckonYard(store, context.breeder, yard);
     return { ...fields, version: version + 1 };
   });
+  ahead(reckonWaiting(context));
+  return changed;
 }
 
 const FIGURES = { figures: 'Figures' };

@@ -1,5 +1,5 @@
 import type { DesignVersion, LogEvent, QueenStory, Unsettled, UnsettledPage } from '@yellow-cell/contract';
-import { clashesWith, dayOf, plusDays } from '@yellow-cell/core';
+import { clashesWith, dayOf, plusDays, WEATHER_BEARS_D } from '@yellow-cell/core';
 import { eventsAbout, findEvents } from '../store/events.ts';
 import { daughtersOf, findQueen, sistersOf } from '../store/queens.ts';
 import {
@@ -51,14 +51,12 @@ export const boxStanding = (context: Context, box: string): Promise<string> =>
 const pageText = (rows: readonly ShownRow[], next: string | null): string =>
   `{"boxes":[${rows.map(({ text }) => text).join(',')}],"next":${JSON.stringify(next)}}`;
 
-/** How far back weather and rounds bear on what is shown: the longest that an attempt may take, and some more. */
-export const AROUND_D = 75;
 export const dayBefore = (day: string, days: number): string => plusDays(day, -days);
 
 /** What is needed beside the boxes of a yard: the designs that they are built from, its weather, the rounds. */
 export const yardAround = (context: Context, yard: string): Promise<string> =>
   context.reading(async (store) => {
-    const from = dayBefore(context.clock.now().slice(0, 10), AROUND_D);
+    const from = dayBefore(context.clock.now().slice(0, 10), WEATHER_BEARS_D);
     const { designs, used, weather, rounds } = await aroundOf(store, yard, from);
     const known = await knownDesigns(store, context.breeder, designs);
     const shown = known.map(({ id, name, versions }) => {

@@ -1,4 +1,4 @@
-import { dayOf } from '@yellow-cell/core';
+import { dayOf, WEATHER_BEARS_D } from '@yellow-cell/core';
 import { findBreeder } from '../store/breeders.ts';
 import type { Store } from '../store/database.ts';
 import { boxIdsIn, roundsSince, toldBoxes, weatherSince } from '../store/standing.ts';
@@ -7,7 +7,7 @@ import type { StoredYard } from '../work/storedYard.ts';
 import { NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
 import { designsOf } from './designCache.ts';
-import { AROUND_D, dayBefore } from './standing.ts';
+import { dayBefore } from './standing.ts';
 
 /** A yard, or some boxes of it, as it stands today, for work in another thread. */
 export async function storedYard(
@@ -20,7 +20,7 @@ export async function storedYard(
   if (!place) throw new NotFound('There is no such yard.');
   const rows = await toldBoxes(store, [...(boxes ?? (await boxIdsIn(store, yard)))]);
   const today = dayOf(context.clock.now(), place.zone);
-  const from = dayBefore(today, AROUND_D);
+  const from = dayBefore(today, WEATHER_BEARS_D);
   return {
     yard: place,
     today,

@@ -2,6 +2,8 @@ import type { EventKind, LogEvent, Subject } from '@yellow-cell/contract';
 
 /** What an append touched: boxes whose story it tells, and the rounds and yards it speaks of. */
 export interface Touched {
+  /** Entries that were not told yet. */
+  fresh: ReadonlySet<string>;
   boxes: ReadonlySet<string>;
   rounds: ReadonlySet<string>;
   /** Yards whose weather was recorded. */

@@ -7,27 +7,24 @@ import {
   earlier,
   type Known,
   plusDays,
+  WEATHER_BEARS_D,
   type Whole,
   type YardState,
 } from '@yellow-cell/core';
 import type { Store } from '../store/database.ts';
 import { designsIn } from '../store/reckoned.ts';
 import { type AroundTold, aroundTold } from '../store/standing.ts';
-import type { ReadRows } from '../store/tables.ts';
 import { knownDesigns } from './designCache.ts';
 
-/** What boxes are reckoned with beside themselves, read at once: designs, yards, figures, rounds, weather, and what waits to be settled. */
+/** What boxes are reckoned with beside themselves, read at once: designs, yards, figures, rounds, weather. */
 export interface Surroundings {
   known: Known;
   constantsFor: (box: BoxState) => Constants;
   rounds: ReadonlyMap<string, Round>;
   weather: ReadonlyMap<string, ReadonlyMap<Day, WeatherDay>>;
-  toSettle: ReadRows['toSettle'];
 }
 
-/** Weather is wanted of the last weeks before anything that happened: whether days grow colder is told over six of them. */
-const WEATHER_BACK_D = 75;
-/** And of those after a cell was given, from before a virgin was born until it has failed at the latest. */
+/** Weather is wanted of the last weeks before anything that happened, and of those after a cell was given, from before a virgin was born until it has failed at the latest. */
 const ATTEMPT_BEFORE_D = 10;
 
 /** When something happened, and what it is about where that is not known yet. */
@@ -41,7 +38,7 @@ export async function surroundings(
   /** Those that are reckoned; all of them, where it is left out. */
   attempts: readonly Pick<Attempt, 'givenOn' | 'round'>[] = told.flatMap((each) => each.attempts),
 ): Promise<Surroundings> {
-  const days = events.map(({ occurredAt }) => plusDays(occurredAt.slice(0, 10), -WEATHER_BACK_D));
+  const days = events.map(({ occurredAt }) => plusDays(occurredAt.slice(0, 10), -WEATHER_BEARS_D));
   const rounds = [
     ...attempts.flatMap(({ round }) => round ?? []),
     ...events.flatMap(({ subjects = [] }) =>
@@ -49,7 +46,6 @@ export async function surroundings(
     ),
   ];
   const around = await aroundTold(store, {
-    boxes: told.map(({ box }) => box.id),
     designs: [...new Set(told.map(({ box }) => box.design))],
     yards: [...new Set(told.flatMap(({ box }) => box.place?.yard ?? []))],
     rounds: [...new Set(rounds)],
@@ -66,7 +62,6 @@ export async function yardSurroundings(
   yard: string,
 ): Promise<YardSurroundings> {
   const around = await aroundTold(store, {
-    boxes: [],
     designs: await designsIn(store, yard),
     yards: [yard],
     rounds: [],
@@ -96,7 +91,6 @@ async function surroundingsOf(store: Store, breeder: string, around: AroundTold)
     constantsFor: constantsBy(around.constants ?? {}),
     rounds: new Map(around.rounds.map((round) => [round.id, round])),
     weather,
-    toSettle: around.toSettle,
   };
 }
 

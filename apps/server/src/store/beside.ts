@@ -1,4 +1,5 @@
-import type { Beside, ToldWith } from '@yellow-cell/core';
+import type { EventKind, Subject } from '@yellow-cell/contract';
+import type { Beside, Missing } from '@yellow-cell/core';
 import { sql } from 'kysely';
 import type { Store } from './database.ts';
 
@@ -47,23 +48,66 @@ export async function addBeside(store: Store, breeder: string, beside: readonly 
   );
 }
 
-/** Boxes that things were told of in, as `toldIn` in core has it, each until a moment. */
-export async function boxesWith(store: Store, things: ReadonlyMap<string, string>): Promise<ToldWith[]> {
-  if (things.size === 0) return [];
-  const { rows } = await sql<ToldWith>`
-    select about.subject_id as thing, box.subject_id as box, min(event.occurred_at) as first
-    from unnest(${[...things.keys()]}::uuid[], ${[...things.values()]}::timestamptz[]) as wanted(thing, until)
-    join event_subject about on about.subject_id = wanted.thing
+/** Boxes of all entries that name one of these things; bees, as those that the entry is about. */
+export async function boxesNaming(store: Store, things: readonly Subject[]): Promise<string[]> {
+  if (things.length === 0) return [];
+  const { rows } = await sql<{ box: string }>`
+    select distinct box.subject_id as box
+    from event_subject about
     join event on event.breeder_id = about.breeder_id and event.id = about.event_id
-      and event.occurred_at <= wanted.until
     join event_subject box on box.breeder_id = about.breeder_id and box.event_id = about.event_id and box.kind = 'box'
-    where case about.kind
-      when 'box' then event.kind = 'boxStacked' and box.subject_id <> about.subject_id
+    where about.subject_id = any(${things.map(({ id }) => id)}::uuid[]) and case about.kind
       when 'colony' then event.payload->>'colony' = about.subject_id::text
         and box.subject_id::text in (event.payload->>'box', event.payload->>'toBox')
-      else true end
-    group by 1, 2`.execute(store);
-  return rows;
+      when 'queen' then event.payload->'mother'->>'queen' is distinct from about.subject_id::text
+      else true end`.execute(store);
+  return rows.map(({ box }) => box);
+}
+
+/** Along with bees, or with a storey, things come into other boxes by entries of these kinds that do not name them. */
+const CARRY: readonly EventKind[] = ['colonyMoved', 'combined', 'layerTaken', 'layerPut', 'boxBuilt'];
+
+/**
+ * Boxes in which things may be that are not where an entry says: in which others told of them until then, and those
+ * into which they may have been carried from there. An attempt stays with the box in which it began; of a box it is those
+ * that were ever set on it.
+ */
+export async function boxesThatMayHold(store: Store, missing: readonly Missing[]): Promise<string[]> {
+  if (missing.length === 0) return [];
+  const wanted = missing.map(({ thing, event }) => ({ ...thing, until: event.occurredAt, told: event.id }));
+  const { rows } = await sql<{ box: string }>`
+    with recursive wanted as (
+      select * from json_to_recordset(${JSON.stringify(wanted)}) as wanted(id uuid, kind text, until timestamptz, told uuid)),
+    began as (
+      select attempt.box_id as box from attempt_state attempt
+      where attempt.attempt_id in (select id from wanted where kind = 'attempt')),
+    stacked as (
+      select (event.payload->>'box')::uuid as box
+      from wanted
+      join event_subject about on about.subject_id = wanted.id
+      join event on event.breeder_id = about.breeder_id and event.id = about.event_id and event.occurred_at <= wanted.until
+      where wanted.kind = 'box' and event.kind = 'boxStacked' and event.payload->>'onto' = wanted.id::text),
+    named as (
+      select box.subject_id as box, wanted.until
+      from wanted
+      join event_subject about on about.subject_id = wanted.id and about.event_id <> wanted.told
+      join event on event.breeder_id = about.breeder_id and event.id = about.event_id and event.occurred_at <= wanted.until
+      join event_subject box on box.breeder_id = about.breeder_id and box.event_id = about.event_id and box.kind = 'box'
+      where wanted.kind not in ('attempt', 'box') and case wanted.kind
+        when 'colony' then event.payload->>'colony' = wanted.id::text
+        when 'queen' then event.kind <> 'cellGiven' and event.payload->'mother'->>'queen' is distinct from wanted.id::text
+        else true end),
+    carried as (
+      select box, until from named
+      union
+      select beyond.box_id, carried.until
+      from carried
+      join box_beside mine on mine.box_id = carried.box
+      join event on event.breeder_id = mine.breeder_id and event.id = mine.event_id
+        and event.kind = any(${CARRY}) and event.occurred_at <= carried.until
+      join box_beside beyond on beyond.breeder_id = mine.breeder_id and beyond.event_id = mine.event_id)
+    select box from began union select box from stacked union select box from carried`.execute(store);
+  return rows.map(({ box }) => box);
 }
 
 /** What is kept of boxes before events, by event and box: its sign and a sum of it, to write only what is new. */

@@ -8,6 +8,8 @@ import * as rounds from './migrations/005-rounds.ts';
 import * as due from './migrations/006-due.ts';
 import * as beside from './migrations/007-beside.ts';
 import * as words from './migrations/008-words.ts';
+import * as longWords from './migrations/009-long-words.ts';
+import * as reckonWait from './migrations/010-reckon-wait.ts';
 
 /** Forward only, in this order; a landed migration is never edited. */
 const migrations: Record<string, Migration> = {
@@ -19,6 +21,8 @@ const migrations: Record<string, Migration> = {
   '006-due': due,
   '007-beside': beside,
   '008-words': words,
+  '009-long-words': longWords,
+  '010-reckon-wait': reckonWait,
 };
 
 export const latestMigration = Object.keys(migrations).at(-1) ?? '';

@@ -12,6 +12,7 @@ const BOX_TABLES = ['box_state', 'compartment_state', 'attempt_state', 'queen_st
 export const READ_TABLES = [
   ...BOX_TABLES,
   'box_beside',
+  'reckon_wait',
   'event_to_settle',
   'round_state',
   'weather_day',

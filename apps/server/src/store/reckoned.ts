@@ -4,8 +4,8 @@ import type { Store } from './database.ts';
 import { replaceIn } from './readTables.ts';
 import type { ReadRows } from './tables.ts';
 
-/** No attempt is open for longer, whatever the weather. */
-export const ATTEMPT_D = 100;
+/** Weather later than so long after the cell bears on no attempt: `failedByLatest_d` is 45 days at most. */
+export const ATTEMPT_D = 60;
 
 /** Attempts of a yard on which weather from a day on can bear; without a day, all of them. */
 export async function attemptsToReckon(
@@ -96,4 +96,30 @@ export async function designsIn(store: Store, yard: string): Promise<string[]> {
     .where('yard_id', '=', yard)
     .execute();
   return rows.map(({ design_id }) => design_id);
+}
+
+/** Leaves boxes to be reckoned later. */
+export async function addWaiting(store: Store, breeder: string, boxes: readonly string[]): Promise<void> {
+  if (boxes.length === 0) return;
+  await sql`insert into reckon_wait select ${breeder}, unnest(${boxes}::uuid[]) on conflict do nothing`.execute(
+    store,
+  );
+}
+
+/** Takes some boxes of one yard that wait to be reckoned; where they stand in none any more, nothing waits. */
+export async function takeWaiting(
+  store: Store,
+  most: number,
+): Promise<{ yard: string; boxes: string[] } | undefined> {
+  const { rows } = await sql<{ yard: string; box: string }>`
+    with next as (
+      select wait.box_id, box.yard_id from reckon_wait wait join box_state box using (breeder_id, box_id)
+      where box.yard_id = (select first.yard_id from reckon_wait join box_state first using (breeder_id, box_id)
+        where first.yard_id is not null limit 1)
+      limit ${most}),
+    taken as (delete from reckon_wait where box_id in (select box_id from next)
+      or box_id not in (select box_id from box_state where yard_id is not null))
+    select yard_id as yard, box_id as box from next order by box_id`.execute(store);
+  const [first] = rows;
+  return first && { yard: first.yard, boxes: rows.map(({ box }) => box) };
 }

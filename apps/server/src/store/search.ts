@@ -9,7 +9,7 @@ import type { Store } from './database.ts';
  */
 export async function search(store: Store, typed: string, limit: number): Promise<Found[]> {
   const like = `%${escapeLike(typed)}%`;
-  const words = [...new Set(typed.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [])];
+  const words = await wordsIn(store, typed);
   const { rows } = await sql<Found>`
     (select 'box' as kind, box_id::text as id, label as title, coalesce('stand ' || stand, 'not placed') as detail,
         box_id::text as box, yard_id::text as yard
@@ -39,6 +39,12 @@ export async function search(store: Store, typed: string, limit: number): Promis
       left join box_state on box_state.breeder_id = event.breeder_id and box_state.box_id = subject.subject_id
       order by hit.at desc)`.execute(store);
   return rows;
+}
+
+/** The words of what was typed, cut as those that are kept: the same function cuts both. */
+async function wordsIn(store: Store, typed: string): Promise<string[]> {
+  const { rows } = await sql<{ word: string }>`select word from words_in(${typed}) word`.execute(store);
+  return rows.map(({ word }) => word);
 }
 
 /** Sorts after every word that begins so. */

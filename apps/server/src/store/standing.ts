@@ -3,7 +3,6 @@ import { type RawBuilder, sql } from 'kysely';
 import { splitKey } from './boxes.ts';
 import type { Store } from './database.ts';
 import { ATTEMPT_D } from './reckoned.ts';
-import type { ReadRows } from './tables.ts';
 
 /** A box as it is kept: the text that screens get, and what is needed beside it. */
 export interface ShownRow {
@@ -192,14 +191,12 @@ export interface AroundTold {
   constants: Record<string, Record<string, number>> | null;
   rounds: Round[];
   weather: (WeatherDay & { yard: string })[];
-  toSettle: ReadRows['toSettle'];
 }
 
 /** All that is read beside the boxes themselves when their story goes on, in one round trip. */
 export async function aroundTold(
   store: Store,
   about: {
-    boxes: string[];
     designs: string[];
     yards: string[];
     rounds: string[];
@@ -219,9 +216,9 @@ export async function aroundTold(
     (select coalesce(json_agg(json_build_object('yard', yard_id, 'date', day, 'min_C', min_c, 'max_C', max_c,
       'wind_ms', wind_ms, 'rain_mm', rain_mm, 'flying_h', flying_h)), '[]')
       from weather_day where yard_id = any(${about.yards}::uuid[]) and (day >= ${about.from} or exists (
-        select from unnest(${about.given}::date[]) as given(since) where day between since and since + ${ATTEMPT_D}::integer))) as weather,
-    (select coalesce(json_agg(waiting), '[]') from event_to_settle waiting
-      where subject_id = any(${about.boxes}::uuid[])) as "toSettle"`.execute(store);
+        select from unnest(${about.given}::date[]) as given(since) where day between since and since + ${ATTEMPT_D}::integer))) as weather`.execute(
+    store,
+  );
   const [row] = rows;
   if (!row) throw new Error('A select without a row.');
   return row;

@@ -21,6 +21,7 @@ export interface Tables {
   weather_day: WeatherDayTable;
   event_to_settle: EventToSettleTable;
   box_beside: BoxBesideTable;
+  reckon_wait: ReckonWaitTable;
   queen_state: QueenStateTable;
   due_state: DueStateTable;
   sensor_reading: SensorReadingTable;
@@ -98,6 +99,10 @@ export interface BoxStateTable extends Owned {
   shown: Stored<object>;
   /** When the last of its story happened. */
   last_at: Instant;
+}
+/** Boxes of which what is due is still to be reckoned. */
+export interface ReckonWaitTable extends Owned {
+  box_id: string;
 }
 export interface CompartmentStateTable extends Owned {
   box_id: string;

@@ -5,6 +5,7 @@ import {
   countOf,
   feedWords,
   listOf,
+  motherDoubt,
   plusDays,
   roleName,
   showDay,
@@ -49,6 +50,7 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
   const { choose } = useChoice();
   const [correcting, setCorrecting] = useState(false);
   const round = attempt?.round === undefined ? undefined : view.state.rounds.get(attempt.round);
+  const doubt = attempt && motherDoubt(attempt, round, view.constants);
   const title = `${box.label} ${compartment.name}`;
   const entrances = model.compartments[compartment.position]?.entrances ?? [];
   return (
@@ -71,9 +73,7 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
       {compartment.assumed && (
         <p className="text-soft">Assumed: what is expected until then happens, and on its day.</p>
       )}
-      {attempt?.uncertainMother && (
-        <p className="mt-1 text-danger">Mother uncertain. {attempt.uncertainMother}</p>
-      )}
+      {doubt && <p className="mt-1 text-danger">Mother uncertain. {doubt}</p>}
       {attempt && (
         <Timeline
           attempt={attempt}

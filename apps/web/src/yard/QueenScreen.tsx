@@ -1,9 +1,17 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { QueenStory, Relative } from '@yellow-cell/contract';
-import { countOf, dayOf, daysBetween, fateWords, showDay } from '@yellow-cell/core';
+import {
+  constantsWith,
+  countOf,
+  dayOf,
+  daysBetween,
+  fateWords,
+  motherDoubt,
+  showDay,
+} from '@yellow-cell/core';
 import { Link, useParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
-import { queenQuery } from '../app/queries.ts';
+import { queenQuery, sessionQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { eventLine, type Names } from './eventLine.ts';
 import { QueenForm } from './QueenForm.tsx';
@@ -21,6 +29,10 @@ export function QueenScreen() {
     boxes: new Map(box ? [[box.id, { label: box.label }]] : []) as unknown as Names['boxes'],
     rounds: new Map(round ? [[round.id, round]] : []),
   };
+  const { data: session } = useSuspenseQuery(sessionQuery);
+  const matedIn = attempt?.into?.yard ?? box?.yard ?? '';
+  const constants = constantsWith(session.settings.constants[matedIn]);
+  const doubt = attempt && motherDoubt(attempt, round ?? undefined, constants);
   const seen = queen.sightings.at(-1);
   return (
     <main className="h-full overflow-y-auto px-5 py-4">
@@ -69,9 +81,7 @@ export function QueenScreen() {
                 : 'never recorded; her eggs may speak for her'}
             </Fact>
           </dl>
-          {attempt?.uncertainMother && (
-            <p className="mt-1 text-danger">Mother uncertain. {attempt.uncertainMother}</p>
-          )}
+          {doubt && <p className="mt-1 text-danger">Mother uncertain. {doubt}</p>}
           {!queen.gone && box && <QueenForm box={box.id} colony={queen.colony} queen={queen} />}
         </div>
         <div>

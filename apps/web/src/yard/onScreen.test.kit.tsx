@@ -108,7 +108,7 @@ export const built: readonly LogEvent[] = [
 
 export function viewOf(events: readonly LogEvent[], on: Day = TODAY): YardView {
   const constants = constantsWith({});
-  const state = foldOn(stateOfStanding([], [], YARD, []), known, chronicle(events), on, constants);
+  const state = foldOn(stateOfStanding([], [], YARD, []), known, chronicle(events), on);
   const boxes = boxViews(state, known, YARD, constants, { on, today: on });
   return {
     yard,

@@ -118,8 +118,8 @@ function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefi
   }, [pages, around, summaries, yards]);
   const constants = useMemo(() => constantsWith(session.settings.constants[yard.id]), [session, yard.id]);
   const state = useMemo(
-    () => stateOf(yard.id, pages, around, parcels, known, on, constants),
-    [yard.id, pages, around, parcels, known, on, constants],
+    () => stateOf(yard.id, pages, around, parcels, known, on),
+    [yard.id, pages, around, parcels, known, on],
   );
   const weather: Weather = state.weather.get(yard.id) ?? NO_WEATHER;
   const boxes = useMemo(
@@ -137,7 +137,6 @@ function stateOf(
   parcels: readonly Parcel[],
   known: Known,
   on: Day,
-  constants: Constants,
 ): YardState {
   const logs = pages.filter((page) => 'events' in page);
   const standing = pages.flatMap((page) => ('boxes' in page ? page.boxes : []));
@@ -149,7 +148,7 @@ function stateOf(
   // What the server has told already is not told twice while the parcel is still here.
   const unsent = parcels.filter(({ entries }) => !entries.some(({ id }) => told.has(id)));
   const events = unsent.flatMap(({ entries }) => entries.map(asEvent));
-  return foldOn(before, known, chronicle(events), on, constants);
+  return foldOn(before, known, chronicle(events), on);
 }
 
 const NO_DESIGNS: readonly DesignSummary[] = [];

@@ -22,6 +22,7 @@ import { roleOf } from './roles/roleOf.ts';
 import { mainRoom } from './roomsOf.ts';
 import type { Designs, YardState } from './state.ts';
 import { queensIn } from './tell/queensIn.ts';
+import { inOrder, only } from './things.ts';
 
 /** A compartment of a box as it stands: its bays, what it is called there, and what lives in it. */
 export interface StandingCompartment {
@@ -99,9 +100,12 @@ function keptFor(drawn: DesignContent, change: string, make: () => DesignContent
 export const combPlaces = <P extends { holds: Slot['holds'] }>(places: readonly P[]): P[] =>
   places.filter(({ holds }) => holds !== 'feeder');
 
-/** Colonies that live in a box now. */
+/** Colonies that live in a box now, in an order of their own: however the story was told, the first of them is the same. */
 export const livingIn = (colonies: YardState['colonies'], box: BoxState): Colony[] =>
-  [...colonies.values()].filter((colony) => colony.box === box.id && !colony.ended);
+  inOrder(
+    only(colonies, (colony) => colony.box === box.id && !colony.ended).values(),
+    ({ stockedOn }) => stockedOn,
+  );
 
 /** What pulling boards asks to be closed, by the drawing. */
 function holesJoined(drawn: DesignContent | undefined, { pulled = [] }: BoxState): string[] {

@@ -1,8 +1,11 @@
-import type { LogEvent } from '@yellow-cell/contract';
+import type { Attempt, LogEvent } from '@yellow-cell/contract';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Day } from '../calendar/days.ts';
+import { constantsWith, defaultConstants } from '../constants/registry.ts';
 import { compartmentsOf } from './compartments.ts';
 import { fold } from './fold.ts';
+import { motherDoubt } from './motherDoubt.ts';
 import { bays, begun, DESIGN, known, OF, told, YARD } from './story.test.kit.ts';
 
 const CELL = '2026-05-10';
@@ -300,15 +303,16 @@ describe('colonies', () => {
     });
   });
 
-  it('that lay too early for their graft have a queen of uncertain mother', () => {
-    const events = [...begun(CELL), told('eggsSeen', '2026-05-18', OF)];
-    expect(fold(known, events).attempts.get('attempt-1')?.uncertainMother).toContain(
-      '18 days after the graft',
-    );
-    expect(
-      fold(known, [...begun(CELL), told('eggsSeen', '2026-05-19', OF)]).attempts.get('attempt-1')
-        ?.uncertainMother,
-    ).toBeUndefined();
+  it('that lay too early for their graft have a queen of uncertain mother, by the figures of their yard', () => {
+    const doubtOf = (eggsOn: Day, constants = defaultConstants) => {
+      const { attempts, rounds } = fold(known, [...begun(CELL), told('eggsSeen', eggsOn, OF)]);
+      return motherDoubt(attempts.get('attempt-1') as Attempt, rounds.get('round-1'), constants);
+    };
+    expect(doubtOf('2026-05-18')).toBe('Eggs 18 days after the graft, before day 19: of another queen.');
+    expect(doubtOf('2026-05-19')).toBeUndefined();
+    expect(doubtOf('2026-05-19', constantsWith({ earliestOwnEggs_d: 20 }))).toContain('before day 20');
+    expect(motherDoubt({ layingOn: '2026-05-01' }, undefined, defaultConstants)).toBeUndefined();
+    expect(motherDoubt({}, { graftedOn: '2026-05-01' }, defaultConstants)).toBeUndefined();
   });
 
   it('get a second attempt after the first failed', () => {

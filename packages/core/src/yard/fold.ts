@@ -1,7 +1,6 @@
 import type { Entry, LogEvent } from '@yellow-cell/contract';
 import { kindVersionOf } from '@yellow-cell/contract/subjects';
 import { type Day, dayAt } from '../calendar/days.ts';
-import { type Constants, defaultConstants } from '../constants/registry.ts';
 import { clockProblem } from './entryProblem.ts';
 import { effective } from './order.ts';
 import { emptyYard, type Known, type YardState } from './state.ts';
@@ -24,34 +23,16 @@ export function chronicle(events: readonly LogEvent[]): DatedEvent[] {
  * corrections applied; with no day, all there is. Entries that cannot be go `toSettle` with their sentence
  * and change nothing.
  */
-export function fold(
-  known: Known,
-  events: readonly LogEvent[],
-  asOf?: Day,
-  constants = defaultConstants,
-): YardState {
-  return foldChronicle(known, chronicle(events), asOf, constants);
-}
+export const fold = (known: Known, events: readonly LogEvent[], asOf?: Day): YardState =>
+  foldChronicle(known, chronicle(events), asOf);
 
 /** The same for events already in order. */
-export function foldChronicle(
-  known: Known,
-  dated: readonly DatedEvent[],
-  asOf?: Day,
-  constants = defaultConstants,
-): YardState {
-  return foldOn(emptyYard, known, dated, asOf, constants);
-}
+export const foldChronicle = (known: Known, dated: readonly DatedEvent[], asOf?: Day): YardState =>
+  foldOn(emptyYard, known, dated, asOf);
 
 /** Goes on telling from a state in which everything before these events is told already. */
-export function foldOn(
-  state: YardState,
-  known: Known,
-  dated: readonly DatedEvent[],
-  asOf?: Day,
-  constants = defaultConstants,
-): YardState {
-  const telling = tellingFrom(state, known, constants);
+export function foldOn(state: YardState, known: Known, dated: readonly DatedEvent[], asOf?: Day): YardState {
+  const telling = tellingFrom(state, known);
   const story = [...state.story];
   const toSettle = [...state.toSettle];
   for (const { event, on } of dated) {
@@ -60,13 +41,12 @@ export function foldOn(
     if (sentence === undefined) story.push(event);
     else toSettle.push({ event, sentence });
   }
-  const { known: _, constants: __, ...told } = telling;
+  const { known: _, ...told } = telling;
   return { ...told, story, toSettle };
 }
 
-const tellingFrom = (state: YardState, known: Known, constants: Constants): Telling => ({
+const tellingFrom = (state: YardState, known: Known): Telling => ({
   known,
-  constants,
   boxes: new Map(state.boxes),
   colonies: new Map(state.colonies),
   attempts: new Map(state.attempts),
@@ -83,9 +63,8 @@ export function stateAfter(
   known: Known,
   act: Pick<Entry, 'kind' | 'payload'>,
   on: Day,
-  constants = defaultConstants,
 ): YardState | string {
-  const telling = tellingFrom(state, known, constants);
+  const telling = tellingFrom(state, known);
   const entry = {
     ...act,
     id: 'thought',
@@ -98,6 +77,6 @@ export function stateAfter(
   } as Entry;
   const sentence = tell(telling, entry, on);
   if (sentence !== undefined) return sentence;
-  const { known: _, constants: __, ...told } = telling;
+  const { known: _, ...told } = telling;
   return { ...state, ...told };
 }

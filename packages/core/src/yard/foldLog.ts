@@ -1,6 +1,6 @@
 import type { BoxBefore, LogEvent } from '@yellow-cell/contract';
 import type { Day } from '../calendar/days.ts';
-import { type Apart, type ApartOptions, apart, toldIn } from './apart.ts';
+import { type Apart, apart } from './apart.ts';
 import { chronicle } from './fold.ts';
 import type { Known, YardState } from './state.ts';
 
@@ -34,41 +34,17 @@ export function readingOf(
   const events = [
     ...new Map(logs.flatMap((log) => log.events.map((event) => [event.id, event] as const))).values(),
   ];
-  const before = new Map(
-    logs.flatMap(({ beside }) => beside.map((each) => [`${each.event} ${each.box}`, each] as const)),
-  );
-  const toldHere = toldBefore(
-    events.flatMap((event) => toldIn(event).map((each) => ({ ...each, first: event.occurredAt }))),
-  );
-  // What was told elsewhere of a thing is not here; that it was, is known by what is sent of the other box.
-  const sent = new Map<string, string[]>();
-  for (const { event, box } of before.values()) sent.set(event, [...(sent.get(event) ?? []), box]);
+  const beside = new Map<string, BoxBefore[]>();
+  for (const each of logs.flatMap((log) => log.beside)) {
+    const before = beside.get(each.event) ?? [];
+    if (!before.some(({ box }) => box === each.box)) beside.set(each.event, [...before, each]);
+  }
   const run = apart({
     known,
     isOwn: (box) => own.has(box),
-    boxesWith: (thing, until) => [...toldHere(thing, until), ...(sent.get(until.id) ?? [])],
-    besideOf: (event, box) => before.get(`${event} ${box}`),
+    besideOf: (event) => beside.get(event) ?? NONE,
   });
   return { run, dated: chronicle(events) };
 }
 
-/** A box in which a thing was told of, and when first. */
-export interface ToldWith {
-  thing: string;
-  box: string;
-  first: string;
-}
-
-/** Boxes that a thing was told of in until an event, by when each first was. */
-export function toldBefore(told: readonly ToldWith[]): ApartOptions['boxesWith'] {
-  const byThing = new Map<string, ToldWith[]>();
-  for (const each of told) {
-    const list = byThing.get(each.thing);
-    if (list) list.push(each);
-    else byThing.set(each.thing, [each]);
-  }
-  return (thing, { occurredAt }) =>
-    (byThing.get(thing) ?? [])
-      .filter(({ first }) => Date.parse(first) <= Date.parse(occurredAt))
-      .map(({ box }) => box);
-}
+const NONE: readonly BoxBefore[] = [];

@@ -130,6 +130,11 @@ export function tooColdToOpen(
 
 /** So long before, days must have been warmer. */
 const COOLING_D = 45;
+/**
+ * Weather from longer ago bears on nothing that is told of a day but the attempts of then: a fortnight's mean of six
+ * weeks ago, where the last record itself is up to two weeks old.
+ */
+export const WEATHER_BEARS_D = COOLING_D + 2 * MEAN_OVER_D + 2;
 /** Whether a year goes down: in late winter days are as cold, and colonies about to grow. True where nothing is known of six weeks ago. */
 export function isCooling(weather: Weather, { cooling_K }: Constants): boolean {
   const [recent, before] = [recentMaximum(weather), recentMaximum(weather, COOLING_D)];

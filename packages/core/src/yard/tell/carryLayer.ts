@@ -4,6 +4,7 @@ import { hasBody, idsIn, type Layer, namesFor, renamed, withLayerAt } from '../.
 import type { Day } from '../../calendar/days.ts';
 import { designOf, drawnDesign, livingIn } from '../compartments.ts';
 import { regroup, settleRooms } from '../regroup.ts';
+import { isTheirs } from './queensIn.ts';
 import { present, type Telling } from './telling.ts';
 
 /** Why a box cannot stand with the stack that it has. */
@@ -96,7 +97,7 @@ function carryColony(
   if (left) telling.colonies.set(left.id, left);
   if (!goes) return;
   for (const queen of telling.queens.values())
-    if (queen.colony === colony.id && !queen.gone)
+    if (queen.colony === colony.id && isTheirs(queen))
       telling.queens.set(queen.id, {
         ...queen,
         box: to.id,

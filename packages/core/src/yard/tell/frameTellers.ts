@@ -1,13 +1,14 @@
 import type { BoxState, Colony, EntryOf, Frame, FramePlace } from '@yellow-cell/contract';
 import { baysOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
-import { designOf, drawnDesign, livingIn } from '../compartments.ts';
+import { designOf } from '../compartments.ts';
+import { bayOf, colonyAt } from '../framePlace.ts';
 import { ofColony, present, standingBox, type Tellers, type Telling } from './telling.ts';
 
 export const frameTellers: Tellers<'frameAudited' | 'framesMoved'> = {
   frameAudited: ofColony((colony, { frame: id, slot, sides, bees }, on, telling) => {
     const box = telling.boxes.get(colony.box);
-    if (!box || bayOf(telling, box, slot) === undefined)
+    if (!box || bayOf(telling.known.designs, box, slot) === undefined)
       return 'There is no such place for a frame in that box.';
     if (holdsFeeder(telling, box, slot)) return FEEDER_THERE;
     const problem = clash(telling, { frame: id, at: { box: box.id, slot } });
@@ -26,14 +27,14 @@ export const frameTellers: Tellers<'frameAudited' | 'framesMoved'> = {
   framesMoved(telling, { payload }, on) {
     const problem = movesProblem(telling, payload.moves, on);
     if (problem) return problem;
-    const givers = payload.moves.map(({ from }) => from && colonyAt(telling, from));
+    const givers = payload.moves.map(({ from }) => from && colonyAt(telling.known.designs, telling, from));
     for (const { from } of payload.moves) if (from) empty(telling, from);
     for (const { to } of payload.moves) if (to) fill(telling, to.box, to.slot);
     takeSightingsAlong(telling, payload.moves);
     payload.moves.forEach((move, index) => {
       carry(telling, move, payload, on);
       const giver = givers[index];
-      const taker = move.to && colonyAt(telling, move.to);
+      const taker = move.to && colonyAt(telling.known.designs, telling, move.to);
       // Larvae taken for a graft leave the box; the comb is given for them all the same.
       if (giver && !move.to && payload.purpose === 'graft') update(telling, giver.id, { gaveOn: on });
       if (!giver || !taker || giver.id === taker.id) return;
@@ -107,7 +108,7 @@ function movesProblem(telling: Telling, moves: Moves['moves'], on: Day): string 
       if (!place) continue;
       const box = standingBox(telling.boxes, place.box, on);
       if (typeof box === 'string') return box;
-      if (bayOf(telling, box, place.slot) === undefined)
+      if (bayOf(telling.known.designs, box, place.slot) === undefined)
         return `Box ${box.label} has no such place for a frame.`;
       if (place === to && holdsFeeder(telling, box, to.slot)) return FEEDER_THERE;
     }
@@ -149,11 +150,6 @@ function elsewhere({ boxes }: Telling, { at }: Frame): string {
 const same = (a: FramePlace | null, b: FramePlace | null): boolean =>
   a === b || (a !== null && b !== null && a.box === b.box && a.slot === b.slot);
 
-function bayOf({ known }: Telling, box: BoxState, slot: string): string | undefined {
-  const drawn = drawnDesign(known.designs, box);
-  return drawn && baysOf(drawn).find(({ frames }) => frames.some(({ id }) => id === slot))?.id;
-}
-
 const FEEDER_THERE = 'A feeder stands in that place.';
 const holdsFeeder = ({ known }: Telling, box: BoxState, slot: string): boolean => {
   const stands = designOf(known.designs, box);
@@ -161,12 +157,6 @@ const holdsFeeder = ({ known }: Telling, box: BoxState, slot: string): boolean =
     frames.some(({ id, holds }) => id === slot && holds === 'feeder'),
   );
 };
-
-function colonyAt(telling: Telling, { box: id, slot }: FramePlace): Colony | undefined {
-  const box = telling.boxes.get(id);
-  const bay = box && bayOf(telling, box, slot);
-  return box && livingIn(telling.colonies, box).find(({ bays }) => bay !== undefined && bays.includes(bay));
-}
 
 function update({ colonies }: Telling, id: string, change: Partial<Colony>): void {
   const colony = colonies.get(id);

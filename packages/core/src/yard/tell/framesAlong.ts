@@ -4,7 +4,8 @@ import { bodiesOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
 import { designOf, drawnDesign } from '../compartments.ts';
 import type { Known, YardState } from '../state.ts';
-import { queensIn } from './queensIn.ts';
+import { only } from '../things.ts';
+import { isTheirs } from './queensIn.ts';
 import { present, type Telling } from './telling.ts';
 
 /** Stocked anew, a compartment holds other frames than those that something is told of: their identity ends. */
@@ -134,7 +135,7 @@ export function takeAlong(
     if (box && (box.emptySlots || add.length > 0))
       telling.boxes.set(id, { ...box, emptySlots: [...kept, ...add].sort() });
   }
-  for (const queen of queensIn(telling.queens, colony.id))
+  for (const queen of only(telling.queens, (each) => each.colony === colony.id && isTheirs(each)).values())
     telling.queens.set(queen.id, { ...queen, box: to.id, sightings: seenAlong(queen.sightings, placeFor) });
 }
 

@@ -1,5 +1,5 @@
 import type { Attempt, Colony, Status } from '@yellow-cell/contract';
-import { type Day, daysBetween, plusDays } from '../../calendar/days.ts';
+import { type Day, plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import { statusWords } from '../statusWords.ts';
 import { type StatusEvent, statusAfter } from '../transitions.ts';
@@ -60,8 +60,7 @@ export function observe(
 export function withLaying(telling: Telling, attempt: Attempt, on: Day): Attempt {
   if (attempt.layingOn) return attempt;
   attemptsQueen(telling, attempt, on);
-  const doubt = motherDoubt(telling, attempt, on);
-  return { ...attempt, layingOn: on, ...present({ uncertainMother: doubt }) };
+  return { ...attempt, layingOn: on };
 }
 
 /** Days from the graft to her emergence (handbook 5, development: queen, from a larva on day 4). */
@@ -87,13 +86,4 @@ export function attemptsQueen(telling: Telling, attempt: Attempt, on: Day): void
     sightings: [],
     ...present({ mother, round: attempt.round }),
   });
-}
-
-/** Eggs too early for this graft are another queen's (handbook 5, whose daughter). */
-function motherDoubt({ rounds, constants }: Telling, attempt: Attempt, on: Day): string | undefined {
-  const graftedOn = attempt.round === undefined ? undefined : rounds.get(attempt.round)?.graftedOn;
-  if (graftedOn === undefined) return undefined;
-  const age = daysBetween(graftedOn, on);
-  if (age >= constants.earliestOwnEggs_d) return undefined;
-  return `Eggs ${age} days after the graft, before day ${constants.earliestOwnEggs_d}: of another queen.`;
 }

@@ -1,8 +1,8 @@
 import type { Attempt, Colony, Payload, Queen, QueenFate } from '@yellow-cell/contract';
-import { baysOf } from '../../box/stack.ts';
 import { type Day, plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
-import { designOf, drawnDesign } from '../compartments.ts';
+import { designOf } from '../compartments.ts';
+import { bayOf } from '../framePlace.ts';
 import { framesFor, settleRooms } from '../regroup.ts';
 import { roleOf } from '../roles/roleOf.ts';
 import { fateWords } from '../statusWords.ts';
@@ -89,7 +89,8 @@ export const queenTellers: Tellers<QueenKind> = {
       const sightings = [...queen.sightings, { on, ...present({ slot }) }].slice(-SIGHTINGS_KEPT);
       telling.queens.set(queen.id, { ...queen, sightings });
     }
-    const room = bay ?? (slot === undefined ? undefined : bayOfSlot(telling, colony, slot));
+    const box = telling.boxes.get(colony.box);
+    const room = bay ?? (box && slot !== undefined ? bayOf(telling.known.designs, box, slot) : undefined);
     return { ...inRoom(without(colony, 'notSeenOn'), room), evidenceOn: on };
   }),
 
@@ -203,13 +204,6 @@ function withOthers(telling: Telling, id: string, leaving: Queen | undefined): u
   if (!colony || !leaving || !reigning(telling, id).some((each) => each.id !== leaving.id)) return;
   const { attempt: _, ...rest } = colony;
   telling.colonies.set(id, { ...rest, status: 'queenright' });
-}
-
-/** The bay of a slot in the box that a colony lives in. */
-function bayOfSlot({ boxes, known }: Telling, { box: id }: Colony, slot: string): string | undefined {
-  const box = boxes.get(id);
-  const drawn = box && drawnDesign(known.designs, box);
-  return drawn && baysOf(drawn).find(({ frames }) => frames.some((each) => each.id === slot))?.id;
 }
 
 /** Why an entry about a queen cannot be: she is somewhere else. */

@@ -12,13 +12,11 @@ import type {
 } from '@yellow-cell/contract';
 import type { Day } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
-import type { Constants } from '../../constants/registry.ts';
 import type { Known, TrialState } from '../state.ts';
 
 /** The story so far, while it is being told. */
 export interface Telling {
   known: Known;
-  constants: Constants;
   boxes: Map<string, BoxState>;
   colonies: Map<string, Colony>;
   attempts: Map<string, Attempt>;

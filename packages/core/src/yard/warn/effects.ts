@@ -24,8 +24,8 @@ const TOLD_FIRST: readonly EventKind[] = [
 /** What an entry does to those in the boxes that it is about, which was not so before (decision 17): joined, parted, shut in, open, frames left over. */
 export function effectWarnings(situation: Situation, act: Act): Objection[] {
   if (!TOLD_FIRST.includes(act.kind)) return [];
-  const { state, designs, on, constants } = situation;
-  const after = stateAfter(state, { designs, yards: new Set() }, act, on, constants);
+  const { state, designs, on } = situation;
+  const after = stateAfter(state, { designs, yards: new Set() }, act, on);
   // What cannot be at all is refused when it is told.
   if (typeof after === 'string') return [];
   const sentences = [...after.boxes.values()].flatMap((box) => {

@@ -1,9 +1,9 @@
-import type { BoxState, Colony, FramePlace, Payload, RoomRole } from '@yellow-cell/contract';
-import { baysOf } from '../../box/stack.ts';
+import type { BoxState, FramePlace, Payload, RoomRole } from '@yellow-cell/contract';
 import { daysBetween } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
-import { compartmentsOf, drawnDesign, livingIn } from '../compartments.ts';
+import { compartmentsOf } from '../compartments.ts';
 import { frameAdvice } from '../frameAdvice.ts';
+import { bayOf, colonyAt } from '../framePlace.ts';
 import type { Objection, Situation } from './situation.ts';
 
 const SEEN_LATELY_D = 7;
@@ -12,10 +12,10 @@ const UP_AT_ONCE = 2;
 
 /** What speaks against moving frames so (requirements 60, 66, 67, 68). */
 export function frameWarnings(situation: Situation, { moves, purpose }: Payload<'framesMoved'>): Objection[] {
-  const { state, on } = situation;
+  const { state, designs, on } = situation;
   const leaving = moves.flatMap(({ frame, from, to }) => {
-    const giver = from && colonyAt(situation, from);
-    return from && giver && giver.id !== (to ? colonyAt(situation, to)?.id : undefined)
+    const giver = from && colonyAt(designs, state, from);
+    return from && giver && giver.id !== (to ? colonyAt(designs, state, to)?.id : undefined)
       ? [{ frame, from, giver }]
       : [];
   });
@@ -50,15 +50,10 @@ export function frameWarnings(situation: Situation, { moves, purpose }: Payload<
 
 /** What the room of a slot serves as. */
 function roleIn({ state, designs }: Situation, box: BoxState, slot: string): RoomRole | undefined {
-  const bay = bayWith(designs, box, slot);
+  const bay = bayOf(designs, box, slot);
   return compartmentsOf(state, designs, box).find(({ bays }) => bay !== undefined && bays.includes(bay))
     ?.role;
 }
-
-const bayWith = (designs: Situation['designs'], box: BoxState, slot: string): string | undefined => {
-  const drawn = drawnDesign(designs, box);
-  return drawn && baysOf(drawn).find(({ frames }) => frames.some((each) => each.id === slot))?.id;
-};
 
 function tooManyUp(
   { state }: Situation,
@@ -74,10 +69,4 @@ function tooManyUp(
   return up + leaving.length > UP_AT_ONCE
     ? `${up + leaving.length} frames of ${box.label} would be up at once: at most two, slowly and level, each back to its own number.`
     : undefined;
-}
-
-function colonyAt({ state, designs }: Situation, { box: id, slot }: FramePlace): Colony | undefined {
-  const box: BoxState | undefined = state.boxes.get(id);
-  const bay = box && bayWith(designs, box, slot);
-  return box && bay ? livingIn(state.colonies, box).find(({ bays }) => bays.includes(bay)) : undefined;
 }
