@@ -7,7 +7,8 @@ import { reckonWaiting, reckonYard } from '../src/services/reckon.ts';
 import { entry, freshServer, type Ground, ground, readRows, storyOfBox, TODAY } from './bench.test.kit.ts';
 
 /** More than are reckoned at first. */
-const BOXES = 160;
+const BOXES = 130;
+const AT_FIRST = 100;
 
 let server: Awaited<ReturnType<typeof freshServer>>;
 let place: Ground;
@@ -59,9 +60,9 @@ it('others write in between, and what a stopped program left waiting is done at 
   const [first] = boxes;
   if (!first) throw new Error('no box');
   await context.writing((store) => reckonYard(store, context.breeder, place.yard.id));
-  expect(await waiting()).toBe(BOXES - 150);
+  expect(await waiting()).toBe(BOXES - AT_FIRST);
   await logEntries(context, [entry('strengthSeen', TODAY, { ...first.of, seams: 3 })]);
-  expect(await waiting()).toBe(BOXES - 150);
+  expect(await waiting()).toBe(BOXES - AT_FIRST);
   await reckonWaiting(await prepare(server.database, realClock(TODAY), true));
   expect(await waiting()).toBe(0);
   const live = await readRows(context);

@@ -58,6 +58,8 @@ async function tellAll(store: Store, breeder: string, tell: (done: number) => vo
     }
     await kept;
     kept = ahead(addBeside(store, breeder, run.beside.splice(0)));
+    // Every box is told here: what is missing is nowhere.
+    run.missing.length = 0;
     done += events.length;
     tell(done);
   }

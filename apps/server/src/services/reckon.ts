@@ -18,7 +18,7 @@ import { stateOf, type YardSurroundings, yardSurroundings } from './surroundings
 /** So many boxes are read and reckoned at once; the server answers others in between. */
 const BOXES_AT_ONCE = 50;
 /** As many as a breeder has are brought up at once; of more, the others wait for turns of their own. */
-const BOXES_AT_FIRST = 150;
+const BOXES_AT_FIRST = 100;
 
 /**
  * Brings what is reckoned of a yard up to other figures, or to other weather of some days, without telling a story
