@@ -38,6 +38,14 @@ export default defineConfig({
       },
     }),
   ],
-  build: { outDir: 'dist', emptyOutDir: true, target: 'es2022' },
+  build: {
+    outDir: 'dist',
+    emptyOutDir: true,
+    target: 'es2022',
+    rolldownOptions: {
+      // All that the first screen needs is one file: on a slow net each file more costs a turn.
+      output: { codeSplitting: { groups: [{ name: 'first', tags: ['$initial'] }] } },
+    },
+  },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env.YC_API_PORT ?? 8173}` } },
 });

@@ -2,16 +2,17 @@ import './quick/earlyKeys.ts';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router';
-import { keepSearch } from './app/address.ts';
+import { ErrorBoundary } from 'react-error-boundary';
+import { BrowserRouter } from 'react-router';
+import { Addresses } from './app/Addresses.tsx';
+import { keptByAddress } from './app/address.ts';
+import { ErrorScreen } from './app/ErrorScreen.tsx';
 import { queries } from './app/queries.ts';
-import { router } from './app/router.tsx';
 import './styles.css';
 
 import { keepQueries, restoreQueries } from './app/keptQueries.ts';
 
-router.subscribe(({ location }) => keepSearch(location.search));
-keepSearch(router.state.location.search);
+keptByAddress(() => window.location.search);
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');
@@ -19,8 +20,12 @@ await restoreQueries();
 keepQueries();
 createRoot(root).render(
   <StrictMode>
-    <QueryClientProvider client={queries}>
-      <RouterProvider router={router} />
-    </QueryClientProvider>
+    <ErrorBoundary FallbackComponent={ErrorScreen}>
+      <QueryClientProvider client={queries}>
+        <BrowserRouter>
+          <Addresses />
+        </BrowserRouter>
+      </QueryClientProvider>
+    </ErrorBoundary>
   </StrictMode>,
 );

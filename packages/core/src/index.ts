@@ -81,7 +81,7 @@ export {
   later,
   plusDays,
 } from './calendar/days.ts';
-export { monthFirsts, monthNames, monthShort } from './calendar/months.ts';
+export { monthFirsts, monthNames, monthShort, shortMonths } from './calendar/months.ts';
 export { roundCalendar, roundProblems } from './calendar/roundCalendar.ts';
 export { type SeasonYear, seasonYear, seasonYearOf } from './calendar/seasonYear.ts';
 export { showDay, showTime, showWindow, withoutYear } from './calendar/showDay.ts';

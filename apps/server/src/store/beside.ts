@@ -67,14 +67,19 @@ export async function boxesNaming(store: Store, things: readonly Subject[]): Pro
 /** Along with bees, or with a storey, things come into other boxes by entries of these kinds that do not name them. */
 const CARRY: readonly EventKind[] = ['colonyMoved', 'combined', 'layerTaken', 'layerPut', 'boxBuilt'];
 
+const EPOCH = '1970-01-01T00:00:00.000Z';
+const later = (a: string, b: string): string => (Date.parse(a) < Date.parse(b) ? b : a);
+
 /**
  * Boxes in which things may be that are not where an entry says: in which others told of them until then, and those
  * into which they may have been carried from there. An attempt stays with the box in which it began; of a box it is those
- * that were ever set on it.
+ * that were ever set on it. What is said to be true is held against each entry found by its id, and not sought by an index
+ * of kinds and times, which serves a whole log and not some entries of it.
  */
 export async function boxesThatMayHold(store: Store, missing: readonly Missing[]): Promise<string[]> {
   if (missing.length === 0) return [];
   const wanted = missing.map(({ thing, event }) => ({ ...thing, until: event.occurredAt, told: event.id }));
+  const latest = missing.reduce((last, { event }) => later(last, event.occurredAt), EPOCH);
   const { rows } = await sql<{ box: string }>`
     with recursive wanted as (
       select * from json_to_recordset(${JSON.stringify(wanted)}) as wanted(id uuid, kind text, until timestamptz, told uuid)),
@@ -85,26 +90,26 @@ export async function boxesThatMayHold(store: Store, missing: readonly Missing[]
       select (event.payload->>'box')::uuid as box
       from wanted
       join event_subject about on about.subject_id = wanted.id
-      join event on event.breeder_id = about.breeder_id and event.id = about.event_id and event.occurred_at <= wanted.until
+      join event on event.breeder_id = about.breeder_id and event.id = about.event_id and (event.occurred_at <= wanted.until) is true
       where wanted.kind = 'box' and event.kind = 'boxStacked' and event.payload->>'onto' = wanted.id::text),
     named as (
-      select box.subject_id as box, wanted.until
+      select distinct box.subject_id as box
       from wanted
       join event_subject about on about.subject_id = wanted.id and about.event_id <> wanted.told
-      join event on event.breeder_id = about.breeder_id and event.id = about.event_id and event.occurred_at <= wanted.until
+      join event on event.breeder_id = about.breeder_id and event.id = about.event_id and (event.occurred_at <= wanted.until) is true
       join event_subject box on box.breeder_id = about.breeder_id and box.event_id = about.event_id and box.kind = 'box'
       where wanted.kind not in ('attempt', 'box') and case wanted.kind
         when 'colony' then event.payload->>'colony' = wanted.id::text
         when 'queen' then event.kind <> 'cellGiven' and event.payload->'mother'->>'queen' is distinct from wanted.id::text
         else true end),
     carried as (
-      select box, until from named
+      select box from named
       union
-      select beyond.box_id, carried.until
+      select beyond.box_id
       from carried
       join box_beside mine on mine.box_id = carried.box
       join event on event.breeder_id = mine.breeder_id and event.id = mine.event_id
-        and event.kind = any(${CARRY}) and event.occurred_at <= carried.until
+        and (event.kind = any(${CARRY}) and event.occurred_at <= ${latest}) is true
       join box_beside beyond on beyond.breeder_id = mine.breeder_id and beyond.event_id = mine.event_id)
     select box from began union select box from stacked union select box from carried`.execute(store);
   return rows.map(({ box }) => box);

@@ -1,9 +1,8 @@
-import { useRouteError } from 'react-router';
+import type { FallbackProps } from 'react-error-boundary';
 import { ApiError } from './api.ts';
 
 /** Shown in place of a screen that failed. Drafts and unsent entries stay on this device. */
-export function ErrorScreen() {
-  const error = useRouteError();
+export function ErrorScreen({ error }: Pick<FallbackProps, 'error'>) {
   const missing = error instanceof ApiError && error.status === 404;
   return (
     <main className="p-6" role="alert">

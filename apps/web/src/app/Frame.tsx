@@ -1,12 +1,14 @@
-import { useSuspenseQuery } from '@tanstack/react-query';
+import { useQueryErrorResetBoundary, useSuspenseQuery } from '@tanstack/react-query';
 import { BookOpen, CircleHelp, Settings2 } from 'lucide-react';
 import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { DrawingDefs } from '../drawing/BoxShapes.tsx';
 import { ToastProvider, useUndo } from '../parts/Toast.tsx';
 import { QuickLine } from '../quick/QuickLine.tsx';
 import { Ribbon } from '../ribbon/Ribbon.tsx';
 import { Connection } from './Connection.tsx';
+import { ErrorScreen } from './ErrorScreen.tsx';
 import { useAsOf } from './now.ts';
 import { places } from './places.ts';
 import { sessionQuery } from './queries.ts';
@@ -66,7 +68,8 @@ function Desk() {
   // On a phone the year is opened by the day that stands in its place.
   const [year, setYear] = useState(false);
   const navigate = useNavigate();
-  const { search } = useLocation();
+  const { pathname, search } = useLocation();
+  const { reset } = useQueryErrorResetBoundary();
   const undo = useUndo();
   const onDate = new URLSearchParams(search).get('on');
   const kept = onDate ? `?on=${onDate}` : '';
@@ -142,9 +145,11 @@ function Desk() {
       </div>
       <Standing />
       <div id="place" className="min-h-0 flex-1">
-        <Suspense fallback={<Waiting />}>
-          <Outlet />
-        </Suspense>
+        <ErrorBoundary FallbackComponent={ErrorScreen} resetKeys={[pathname]} onReset={reset}>
+          <Suspense fallback={<Waiting />}>
+            <Outlet />
+          </Suspense>
+        </ErrorBoundary>
       </div>
       {/* Below the place: what is pressed there stays where it is when a clock comes or goes. */}
       <Suspense>

@@ -1,13 +1,13 @@
 import { expect, it } from 'vitest';
-import { keepSearch, paramsNow } from './address.ts';
+import { keptByAddress, paramsNow } from './address.ts';
 
-it('changes what the address says now, not what the screen still bears; with no router, that', () => {
+it('changes what the address says now, not what the screen still bears; where nobody knows it, that', () => {
   const before = new URLSearchParams('view=map');
   const copy = paramsNow(before);
   copy.set('on', '2026-05-30');
   expect(before.toString()).toBe('view=map');
-  keepSearch('?on=2026-05-30');
+  keptByAddress(() => '?on=2026-05-30');
   expect(paramsNow(before).toString()).toBe('on=2026-05-30');
-  keepSearch('');
+  keptByAddress(() => '');
   expect(paramsNow(before).toString()).toBe('');
 });

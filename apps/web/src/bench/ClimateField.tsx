@@ -1,6 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Climate } from '@yellow-cell/contract';
-import { celsiusIn, degreesOf, meanOn, readClimate } from '@yellow-cell/core';
+import { celsiusIn, degreesOf, meanOn, readClimate, shortMonths } from '@yellow-cell/core';
 import { FileUp } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { ApiError } from '../app/api.ts';
@@ -110,7 +110,6 @@ export function ClimateField({ yard }: { yard: Place | undefined }) {
   );
 }
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const BOTH = ['min_C', 'max_C'] as const;
 type Typed = Record<(typeof BOTH)[number], string>;
 
@@ -125,7 +124,7 @@ function TypedMonths({ climate, yard, onKeep }: TypedMonthsProps) {
   const measures = useMeasures();
   const shown = (celsius: number): string => String(Math.round(degreesOf(celsius, measures) * 10) / 10);
   const [typed, setTyped] = useState<readonly Typed[]>(() =>
-    MONTHS.map((_, month) => {
+    shortMonths.map((_, month) => {
       const known = climate?.months[month];
       return known ? { min_C: shown(known.min_C), max_C: shown(known.max_C) } : { min_C: '', max_C: '' };
     }),
@@ -137,9 +136,9 @@ function TypedMonths({ climate, yard, onKeep }: TypedMonthsProps) {
   );
   const problem =
     half >= 0
-      ? `${MONTHS[half]}: minimum and maximum, or neither.`
+      ? `${shortMonths[half]}: minimum and maximum, or neither.`
       : wrong >= 0
-        ? `${MONTHS[wrong]}: two temperatures, the minimum not above the maximum.`
+        ? `${shortMonths[wrong]}: two temperatures, the minimum not above the maximum.`
         : undefined;
   const keep = () =>
     onKeep({
@@ -168,7 +167,7 @@ function TypedMonths({ climate, yard, onKeep }: TypedMonthsProps) {
           </tr>
         </thead>
         <tbody>
-          {MONTHS.map((name, month) => (
+          {shortMonths.map((name, month) => (
             <tr key={name}>
               <th scope="row" className="pr-2 text-left font-normal">
                 {name}

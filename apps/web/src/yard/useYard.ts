@@ -6,16 +6,12 @@ import {
 } from '@tanstack/react-query';
 import type { Around, Climate, DesignSummary, Standing, Yard, YardLog } from '@yellow-cell/contract';
 import {
-  asEvent,
   type BoxView,
   boxViews,
   type CompartmentView,
   type Constants,
-  chronicle,
   constantsWith,
   type Day,
-  foldLog,
-  foldOn,
   type Known,
   stateOfStanding,
   type Weather,
@@ -38,6 +34,7 @@ import {
 } from '../app/queries.ts';
 import type { Parcel } from '../app/shelf.ts';
 import { useKeepClocks } from '../playbooks/clocks.ts';
+import { useTeller } from './useTeller.ts';
 
 export type { BoxView, CompartmentView };
 
@@ -117,9 +114,10 @@ function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefi
     return { designs, yards: new Set(yards.map(({ id }) => id)) };
   }, [pages, around, summaries, yards]);
   const constants = useMemo(() => constantsWith(session.settings.constants[yard.id]), [session, yard.id]);
+  const teller = useTeller(parcels.length > 0 || logsIn(pages).length > 0);
   const state = useMemo(
-    () => stateOf(yard.id, pages, around, parcels, known, on),
-    [yard.id, pages, around, parcels, known, on],
+    () => stateOf(yard.id, pages, around, parcels, known, on, teller),
+    [yard.id, pages, around, parcels, known, on, teller],
   );
   const weather: Weather = state.weather.get(yard.id) ?? NO_WEATHER;
   const boxes = useMemo(
@@ -137,19 +135,19 @@ function stateOf(
   parcels: readonly Parcel[],
   known: Known,
   on: Day,
+  teller: ReturnType<typeof useTeller>,
 ): YardState {
-  const logs = pages.filter((page) => 'events' in page);
+  const logs = logsIn(pages);
   const standing = pages.flatMap((page) => ('boxes' in page ? page.boxes : []));
   const before =
-    logs.length > 0
-      ? foldLog(known, logs, on)
+    teller && logs.length > 0
+      ? teller.tellPast(known, logs, on)
       : stateOfStanding(standing, around.rounds, yard, around.weather);
+  if (!teller || parcels.length === 0) return before;
   const told = new Set([...before.story, ...logs.flatMap(({ events }) => events)].map(({ id }) => id));
-  // What the server has told already is not told twice while the parcel is still here.
-  const unsent = parcels.filter(({ entries }) => !entries.some(({ id }) => told.has(id)));
-  const events = unsent.flatMap(({ entries }) => entries.map(asEvent));
-  return foldOn(before, known, chronicle(events), on);
+  return teller.tellUnsent(before, known, parcels, told, on);
 }
 
+const logsIn = (pages: readonly Page[]): YardLog[] => pages.filter((page) => 'events' in page);
 const NO_DESIGNS: readonly DesignSummary[] = [];
 const NO_WEATHER: Weather = new Map();

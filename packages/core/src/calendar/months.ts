@@ -24,5 +24,8 @@ export function monthFirsts(from: Day, to: Day): Day[] {
   return firsts.filter((first) => first >= from);
 }
 
+/** Their names in three letters. */
+export const shortMonths: readonly string[] = monthNames.map((name) => name.slice(0, 3));
+
 /** The month of a day in three letters. */
-export const monthShort = (day: Day): string => (monthNames[Number(day.slice(5, 7)) - 1] ?? '').slice(0, 3);
+export const monthShort = (day: Day): string => shortMonths[Number(day.slice(5, 7)) - 1] ?? '';

@@ -1,12 +1,11 @@
-import { format, parseISO } from 'date-fns';
 import { type Day, timeAt } from './days.ts';
+import { monthShort } from './months.ts';
 
 /** A day as people write it: `17 May`, or with its year where `reference` lies in another. */
 export function showDay(day: Day, reference?: Day): string {
-  return format(
-    parseISO(day),
-    reference && reference.slice(0, 4) === day.slice(0, 4) ? 'd MMM' : 'd MMM yyyy',
-  );
+  const year = day.slice(0, 4);
+  const date = `${Number(day.slice(8, 10))} ${monthShort(day)}`;
+  return reference?.slice(0, 4) === year ? date : `${date} ${year}`;
 }
 
 /** A window as people write it: `29 May – 2 June`. */

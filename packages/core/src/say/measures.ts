@@ -1,4 +1,5 @@
 import type { LineMeasures, Measures } from '@yellow-cell/contract';
+import { shortMonths } from '../calendar/months.ts';
 import { showLength } from '../units/length.ts';
 import { LITRES_PER_PINT } from '../units/volume.ts';
 import { KG_PER } from '../units/weight.ts';
@@ -61,10 +62,9 @@ export const showKelvin = (
     ? `${figures(kelvin, decimals)} K`
     : `${figures(kelvin * FAHRENHEIT_PER_K, decimals)} °F`;
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 function showDate(date: string, month: string, year: string | undefined, form: Measures['dates']): string {
   if (form === 'monthDay') return `${month} ${date}${year ? `, ${year}` : ''}`;
-  const number = String(MONTHS.indexOf(month) + 1).padStart(2, '0');
+  const number = String(shortMonths.indexOf(month) + 1).padStart(2, '0');
   return `${year ? `${year}-` : ''}${number}-${date.padStart(2, '0')}`;
 }
 
@@ -79,7 +79,7 @@ const PATTERNS = {
   celsius: quantity('°C'),
   kelvin: quantity('K'),
   litres: quantity('(?:l|L|litres|litre)'),
-  date: new RegExp(String.raw`\b(\d{1,2}) (${MONTHS.join('|')})\b(?: (\d{4}))?`, 'g'),
+  date: new RegExp(String.raw`\b(\d{1,2}) (${shortMonths.join('|')})\b(?: (\d{4}))?`, 'g'),
 };
 
 /**
