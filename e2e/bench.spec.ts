@@ -201,7 +201,10 @@ test.describe('the bench', () => {
       Number.parseFloat(
         (await warmth.getByRole('row', { name }).getByRole('cell').nth(1).textContent()) ?? '',
       );
-    expect(await walls(/foam walls/)).toBeLessThan(await walls(/As drawn/));
+    // While it is reckoned anew, a row is without its figure.
+    await expect(async () =>
+      expect(await walls(/foam walls/)).toBeLessThan(await walls(/As drawn/)),
+    ).toPass();
     await expect(warmth.getByRole('img', { name: /In spring .* kg left/ })).toBeVisible();
     const climate = (csv: string) =>
       warmth
