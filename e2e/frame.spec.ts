@@ -121,6 +121,7 @@ test.describe('every screen', () => {
     baseURL,
   }) => {
     const strangers: string[] = [];
+    const standing: string[] = [];
     const complaints: string[] = [];
     page.on(
       'request',
@@ -129,10 +130,13 @@ test.describe('every screen', () => {
         request.url().startsWith('data:') ||
         strangers.push(request.url()),
     );
+    page.on('request', (request) => /\/standing\?/.test(request.url()) && standing.push(request.url()));
     page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
     for (const path of ['/yard', '/bench', '/bench/new', '/ledger']) {
       await page.goto(path);
       await page.waitForLoadState('networkidle');
+      // What the page named beforehand is what the program asks for: it is fetched once.
+      if (path === '/yard') expect(standing).toHaveLength(1);
     }
     expect({ strangers, complaints }).toEqual({ strangers: [], complaints: [] });
   });

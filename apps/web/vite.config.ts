@@ -1,6 +1,7 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 
 /** The largest file is the view in space; without a network it opens too. */
@@ -10,6 +11,8 @@ export default defineConfig({
   plugins: [
     react(),
     tailwindcss(),
+    // Packed once as tightly as can be, and not for each reader as fast as can be.
+    compression({ algorithms: ['brotliCompress'], include: /\.(js|css|svg)$/, threshold: 1_024 }),
     VitePWA({
       registerType: 'autoUpdate',
       injectRegister: 'script',

@@ -31,6 +31,7 @@ import { restore as restoreArchive } from './services/archive/restore.ts';
 import { realClock } from './services/clock.ts';
 import type { Context } from './services/context.ts';
 import { moveDemoClock } from './services/demoClock.ts';
+import { firstAnswers } from './services/firstAnswers.ts';
 import type { SensorFeed } from './services/sensors.ts';
 import type { Database } from './store/database.ts';
 import { migrationLevel } from './store/migrate.ts';
@@ -135,7 +136,7 @@ export async function buildApp({
     },
     { prefix: '/api' },
   );
-  await serveWeb(app as never, webDir);
+  await serveWeb(app as never, webDir, async (page) => firstAnswers(context(), page));
   return app;
 }
 

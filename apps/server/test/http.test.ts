@@ -7,6 +7,7 @@ import { buildApp } from '../src/app.ts';
 import { failures } from '../src/http/errors.ts';
 import { openDatabase } from '../src/store/database.ts';
 import { latestMigration } from '../src/store/migrate.ts';
+import { listYards } from '../src/store/yards.ts';
 import { entry, freshDatabase, freshServer, type Ground, ground, storyOfBox } from './bench.test.kit.ts';
 
 let server: Awaited<ReturnType<typeof freshServer>>;
@@ -239,6 +240,38 @@ describe('the server', () => {
     expect((await app.inject('/assets/gone.js')).statusCode).toBe(404);
     expect((await app.inject('/api/gone')).statusCode).toBe(404);
     await app.close();
+  });
+
+  it('names with a page what that will ask for first, and serves it all the same where nothing is ready', async () => {
+    const webDir = mkdtempSync(join(tmpdir(), 'yellow-cell-web-'));
+    writeFileSync(join(webDir, 'index.html'), '<p>page</p>');
+    const { database, context } = server;
+    const [first] = await context.reading(listYards);
+    const { yard } = place;
+    const app = await buildApp({ database, ready: { context }, webDir });
+    const named = async (page: string) =>
+      String((await app.inject(page)).headers.link ?? '')
+        .split(', ')
+        .map((link) => /^<(.*)>; rel=preload; as=fetch; crossorigin=anonymous$/.exec(link)?.[1]);
+    const always = ['/api/session', '/api/yards'];
+    const of = (id: string | undefined) => [
+      ...always,
+      `/api/yards/${id}/around`,
+      `/api/yards/${id}/standing?limit=50`,
+    ];
+    expect(await named('/')).toEqual(of(first?.id));
+    expect(await named('/yard?view=map')).toEqual(of(first?.id));
+    expect(await named(`/yard/${yard.id}`)).toEqual(of(yard.id));
+    expect(await named(`/yard/${yard.id}?on=2026-05-01`)).toEqual(of(yard.id).slice(0, 3));
+    expect(await named('/yard/nowhere')).toEqual(always);
+    expect(await named(`/yard/${yard.id}/walk`)).toEqual(always);
+    expect(await named('/bench')).toEqual(always);
+    for (const path of of(yard.id)) expect((await app.inject(path)).statusCode).toBe(200);
+    await app.close();
+    const early = await buildApp({ database, ready: {}, webDir });
+    const page = await early.inject('/yard');
+    expect([page.statusCode, page.body, page.headers.link]).toEqual([200, '<p>page</p>', undefined]);
+    await early.close();
   });
 
   it('compresses what is large', async () => {

@@ -6,6 +6,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter } from 'react-router';
 import { Addresses } from './app/Addresses.tsx';
 import { keptByAddress } from './app/address.ts';
+import { askFirst } from './app/askFirst.ts';
 import { ErrorScreen } from './app/ErrorScreen.tsx';
 import { queries } from './app/queries.ts';
 import './styles.css';
@@ -18,6 +19,7 @@ const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');
 await restoreQueries();
 keepQueries();
+await askFirst();
 createRoot(root).render(
   <StrictMode>
     <ErrorBoundary FallbackComponent={ErrorScreen}>

@@ -1,7 +1,7 @@
 import { lazy } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
-import { Frame } from './Frame.tsx';
 import { YardScreen } from '../yard/YardScreen.tsx';
+import { Frame } from './Frame.tsx';
 import { NotFound } from './NotFound.tsx';
 
 /** One chunk for each place: a screen loads when it is gone to. */

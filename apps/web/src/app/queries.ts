@@ -79,6 +79,15 @@ export const aroundQuery = (yard: string) =>
 
 export const standingKey = (yard: string) => ['standing', yard] as const;
 
+/** All pages of them, as they come. */
+export const standingQuery = (yard: string) => ({
+  queryKey: standingKey(yard),
+  queryFn: ({ pageParam, signal }: { pageParam: string | null; signal: AbortSignal }) =>
+    standingPage(yard, pageParam, signal),
+  initialPageParam: null as string | null,
+  getNextPageParam: ({ next }: Standing) => next,
+});
+
 /** The boxes of a yard with work due, as they stand. */
 export const dueQuery = (yard: string, on: string) =>
   queryOptions({

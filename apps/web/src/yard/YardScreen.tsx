@@ -14,6 +14,7 @@ import { Slip } from './Slip.tsx';
 import { useChoice } from './useChoice.ts';
 import { useQuickYard } from './useQuickYard.ts';
 import { useYard, type YardView } from './useYard.ts';
+import { YardList } from './YardList.tsx';
 import { YardMap } from './YardMap.tsx';
 import { YardSlip } from './YardSlip.tsx';
 
@@ -109,7 +110,6 @@ const CompartmentSlip = lazy(async () => ({
 }));
 const ElsewhereSlip = lazy(async () => ({ default: (await import('./ElsewhereSlip.tsx')).ElsewhereSlip }));
 const TodayList = lazy(async () => ({ default: (await import('./TodayList.tsx')).TodayList }));
-const YardList = lazy(async () => ({ default: (await import('./YardList.tsx')).YardList }));
 
 const VIEWS = [
   ['today', 'Today'],
