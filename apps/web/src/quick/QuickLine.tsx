@@ -52,7 +52,7 @@ export function QuickLine() {
         aria-controls="quick-panel"
         aria-autocomplete="list"
         aria-activedescendant={shown ? active : undefined}
-        className="field relative bg-transparent pr-8"
+        className="field relative bg-transparent pr-8 pointer-coarse:pr-2"
         placeholder={FIND}
         autoComplete="off"
         autoCapitalize="none"
@@ -81,7 +81,7 @@ export function QuickLine() {
       />
       <kbd
         aria-hidden
-        className="absolute right-2 top-1.5 rounded border border-hairline px-1.5 text-sm text-soft"
+        className="absolute right-2 top-1.5 pointer-coarse:hidden rounded border border-hairline px-1.5 text-sm text-soft"
       >
         /
       </kbd>
