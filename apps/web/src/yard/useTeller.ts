@@ -1,6 +1,10 @@
 import { use, useEffect } from 'react';
+import type { tellPast, tellUnsent } from './tellYard.ts';
 
-type Teller = typeof import('./tellYard.ts');
+interface Teller {
+  tellPast: typeof tellPast;
+  tellUnsent: typeof tellUnsent;
+}
 
 /** Until then the first screen has its net for itself. */
 const LATER_MS = 1_500;
@@ -9,9 +13,9 @@ let loading: Promise<Teller> | undefined;
 
 function load(): Promise<Teller> {
   loading ??= import('./tellYard.ts').then(
-    (teller) => {
-      loaded = teller;
-      return teller;
+    ({ tellPast, tellUnsent }) => {
+      loaded = { tellPast, tellUnsent };
+      return loaded;
     },
     (error) => {
       loading = undefined;
