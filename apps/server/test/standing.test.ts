@@ -131,7 +131,7 @@ describe('a queen', () => {
       queen: { mother: { name: 'Thistle' }, mark: { number: '42' } },
       box: { label: 'Q1' },
       attempt: { givenOn: '2026-05-10' },
-      sisters: [{ queen: { id: other.of.attempt }, place: 'Q2 West', pattern_pct: null }],
+      sisters: [{ queen: { id: other.of.attempt }, place: 'Q2 West', is: 'virgin', pattern_pct: null }],
     });
     expect(story.events.map(({ kind }) => kind)).toEqual(['cellGiven', 'cellOpened', 'queenMarked']);
     // Eggs of her bees speak for her, though they do not name her.
@@ -140,6 +140,17 @@ describe('a queen', () => {
     expect(later.events.at(-1)?.kind).toBe('eggsSeen');
     const found = await get<Found[]>('/search?find=42');
     expect(found).toMatchObject([{ kind: 'queen', id: one.of.attempt, box: one.box }]);
+    // Where her sister lives now, and not where she was mated; of one that is gone the box alone.
+    const moved = { colony: other.of.colony, toBox: one.box, bays: place.bays.slice(1, 2) };
+    await log(entry('colonyMoved', '2026-05-30', { box: other.box, ...moved }, { hour: 8 }));
+    const sister = async () => (await get<QueenStory>(`/queens/${one.of.attempt}`)).sisters[0];
+    expect(await sister()).toMatchObject({ place: 'Q1 Middle', is: 'virgin' });
+    const bees = { box: one.box, colony: other.of.colony };
+    const sold = { ...bees, queen: other.of.attempt, to: 'sold', beesRemain: true } as const;
+    await log(entry('eggsSeen', '2026-05-30', bees));
+    expect(await sister()).toMatchObject({ is: 'laying' });
+    await log(entry('queenTaken', '2026-05-31', sold, { hour: 7 }));
+    expect(await sister()).toMatchObject({ place: 'Q1', is: null });
   });
 });
 

@@ -338,8 +338,10 @@ export const UnsettledPage = z.custom<UnsettledPage>();
 /** A queen of her family, with where she lives, or lived last, and how her brood was scored last. */
 export interface Relative {
   queen: Queen;
-  /** Box and compartment. */
+  /** Box and compartment that she lives in; where she is gone, those that she was last in as far as they are known. */
   place: string | null;
+  /** What that compartment is in words: “laying”, “bank, 4 queens”; null where she is gone. */
+  is: string | null;
   pattern_pct: number | null;
 }
 

@@ -18,6 +18,7 @@ import { findYard } from '../store/yards.ts';
 import { NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
 import { knownDesigns } from './designCache.ts';
+import { withRooms } from './family.ts';
 
 /** A page of a yard's boxes as they stand, as text: what was stored is sent as it is. */
 export const yardStanding = (
@@ -133,8 +134,8 @@ export const queenStory = (context: Context, id: string): Promise<QueenStory> =>
       box: box ?? null,
       attempt: (await attemptById(store, queen)) ?? null,
       round: round ?? null,
-      sisters: await sistersOf(store, queen),
-      daughters: await daughtersOf(store, queen),
+      sisters: await withRooms(store, context.breeder, await sistersOf(store, queen)),
+      daughters: await withRooms(store, context.breeder, await daughtersOf(store, queen)),
       events: events.sort((a, b) => Date.parse(a.occurredAt) - Date.parse(b.occurredAt)),
     };
   });

@@ -95,7 +95,10 @@ async function surroundingsOf(store: Store, breeder: string, around: AroundTold)
 }
 
 /** What is told of some boxes, with what is around them, as the state that rows are made from. */
-export function stateOf(told: readonly Whole[], { rounds, weather }: Surroundings): YardState {
+export function stateOf(
+  told: readonly Whole[],
+  { rounds, weather }: Pick<Surroundings, 'rounds' | 'weather'>,
+): YardState {
   const byId = <T extends { id: string }>(list: readonly T[]) => new Map(list.map((one) => [one.id, one]));
   return {
     boxes: byId(told.map(({ box }) => box)),

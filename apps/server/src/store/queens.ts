@@ -1,4 +1,4 @@
-import type { Queen, Relative } from '@yellow-cell/contract';
+import type { Queen } from '@yellow-cell/contract';
 import type { Store } from './database.ts';
 
 export async function findQueen(store: Store, id: string): Promise<Queen | undefined> {
@@ -12,30 +12,36 @@ export async function findQueen(store: Store, id: string): Promise<Queen | undef
 }
 
 const MOST = 60;
-/** Queens, newest first, with where they live and how they were scored. */
+export interface FamilyRow {
+  queen: Queen;
+  label: string | null;
+  pattern_pct: number | null;
+  /** Where she was mated: the box, and what its compartment was called. */
+  mated_in: string | null;
+  compartment: string | null;
+}
+/** Queens, newest first, with the box that they live in, or lived in last, and how they were scored. */
 const relatives = (store: Store) =>
   store
     .selectFrom('queen_state as queen')
     .leftJoin('box_state as box', 'box.box_id', 'queen.box_id')
     .leftJoin('attempt_state as attempt', 'attempt.attempt_id', 'queen.queen_id')
-    .select(['queen.told as queen', 'box.label', 'attempt.compartment', 'attempt.pattern_pct'])
-    .$castTo<{ queen: Queen; label: string | null; compartment: string | null; pattern_pct: number | null }>()
+    .select([
+      'queen.told as queen',
+      'box.label',
+      'attempt.pattern_pct',
+      'attempt.box_id as mated_in',
+      'attempt.compartment',
+    ])
+    .$castTo<FamilyRow>()
     .orderBy('queen.since', 'desc')
     .limit(MOST);
 
-type Rows = Awaited<ReturnType<ReturnType<typeof relatives>['execute']>>;
-const asRelatives = (rows: Rows): Relative[] =>
-  rows.map(({ queen, label, compartment, pattern_pct }) => ({
-    queen,
-    place: label === null ? null : [label, compartment].filter(Boolean).join(' '),
-    pattern_pct,
-  }));
-
 /** Queens of the same round, or of the same mother where she is known by name or in the record. */
-export async function sistersOf(store: Store, queen: Queen): Promise<Relative[]> {
+export async function sistersOf(store: Store, queen: Queen): Promise<FamilyRow[]> {
   const { mother, round } = queen;
   if (!mother && !round) return [];
-  const rows = await relatives(store)
+  return relatives(store)
     .where('queen.queen_id', '!=', queen.id)
     .where((where) =>
       where.or([
@@ -45,14 +51,12 @@ export async function sistersOf(store: Store, queen: Queen): Promise<Relative[]>
       ]),
     )
     .execute();
-  return asRelatives(rows);
 }
 
-export async function daughtersOf(store: Store, { id, name }: Queen): Promise<Relative[]> {
-  const rows = await relatives(store)
+export async function daughtersOf(store: Store, { id, name }: Queen): Promise<FamilyRow[]> {
+  return relatives(store)
     .where((where) =>
       where.or([where('queen.mother_id', '=', id), ...(name ? [where('queen.mother', '=', name)] : [])]),
     )
     .execute();
-  return asRelatives(rows);
 }

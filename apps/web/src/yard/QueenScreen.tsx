@@ -162,7 +162,7 @@ function Family({ title, queens }: { title: string; queens: readonly Relative[] 
               {what} {group.length}
             </h3>
             <ul>
-              {group.map(({ queen, place, pattern_pct }) => (
+              {group.map(({ queen, place, is, pattern_pct }) => (
                 <li key={queen.id} className="row-line">
                   <Link className="flex items-center gap-2 underline" to={`/queen/${queen.id}`}>
                     <QueenMark queen={queen} /> {place ?? queenName(queen)}
@@ -170,6 +170,7 @@ function Family({ title, queens }: { title: string; queens: readonly Relative[] 
                   <span className="text-sm text-soft">
                     {[
                       place && (queen.name ?? queen.mark?.number) ? queenName(queen) : '',
+                      is ?? '',
                       pattern_pct === null ? '' : `${pattern_pct} %`,
                     ]
                       .filter(Boolean)
