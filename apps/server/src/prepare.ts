@@ -5,9 +5,8 @@ import { type Context, contextOf } from './services/context.ts';
 import { createDesign } from './services/designs.ts';
 import { logEntries } from './services/logEntries.ts';
 import { FOLD_VERSION, rebuild } from './services/rebuild.ts';
-import { reckonWaiting } from './services/reckon.ts';
+import { reckonLater } from './services/reckon.ts';
 import { createYard } from './services/yards.ts';
-import { ahead } from './store/ahead.ts';
 import { addBreeder, type BreederRow, findBreeder, markLoaded } from './store/breeders.ts';
 import { asBreeder, type Database } from './store/database.ts';
 import { migrate } from './store/migrate.ts';
@@ -33,7 +32,7 @@ export async function prepare(
       await rebuild(store, context.breeder, tell);
   });
   // What a stopped program left waiting.
-  ahead(reckonWaiting(context));
+  reckonLater(context);
   return context;
 }
 

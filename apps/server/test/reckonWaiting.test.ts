@@ -1,9 +1,9 @@
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { afterAll, beforeAll, expect, it, vi } from 'vitest';
 import { prepare } from '../src/prepare.ts';
 import { realClock } from '../src/services/clock.ts';
 import { logEntries } from '../src/services/logEntries.ts';
 import { rebuild } from '../src/services/rebuild.ts';
-import { reckonWaiting, reckonYard } from '../src/services/reckon.ts';
+import { reckonLater, reckonWaiting, reckonYard } from '../src/services/reckon.ts';
 import { entry, freshServer, type Ground, ground, readRows, storyOfBox, TODAY } from './bench.test.kit.ts';
 
 /** More than are reckoned at first. */
@@ -68,4 +68,20 @@ it('others write in between, and what a stopped program left waiting is done at 
   const live = await readRows(context);
   await context.within((store) => rebuild(store, context.breeder));
   expect(await readRows(context)).toEqual(live);
+});
+
+it('goes on by itself once a database that went away is back', async () => {
+  const { context } = server;
+  await context.writing((store) => reckonYard(store, context.breeder, place.yard.id));
+  let gone = 2;
+  const shaky: typeof context = {
+    ...context,
+    writing: (work) =>
+      gone-- > 0
+        ? Promise.reject(Object.assign(new Error('shut down'), { code: '57P01' }))
+        : context.writing(work),
+  };
+  reckonLater(shaky, 5);
+  await vi.waitFor(async () => expect(await waiting()).toBe(0), { timeout: 20_000 });
+  expect(gone).toBeLessThan(0);
 });

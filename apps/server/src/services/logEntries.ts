@@ -1,13 +1,12 @@
 import type { Entry, EventKind, LogEvent, PostedEntries, Problem, Subject } from '@yellow-cell/contract';
 import { subjectsOf } from '@yellow-cell/contract/subjects';
 import { futureProblem, ProblemsError, thingsOf } from '@yellow-cell/core';
-import { ahead } from '../store/ahead.ts';
 import { boxesNaming, boxesTold } from '../store/beside.ts';
 import type { Store } from '../store/database.ts';
 import { appendEvents, findEvents, saysTheSame } from '../store/events.ts';
 import { Conflict } from './conflict.ts';
 import type { Context } from './context.ts';
-import { reckonWaiting } from './reckon.ts';
+import { reckonLater } from './reckon.ts';
 import { goOn, refresh } from './refresh.ts';
 import { SEASON_KINDS, type Touched } from './story.ts';
 
@@ -43,8 +42,7 @@ export async function logEntries(
       toSettle,
     };
   });
-  if (entries.some(({ kind, corrects }) => kind === 'weatherRecorded' || corrects))
-    ahead(reckonWaiting(context));
+  if (entries.some(({ kind, corrects }) => kind === 'weatherRecorded' || corrects)) reckonLater(context);
   return kept;
 }
 

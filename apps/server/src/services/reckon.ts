@@ -1,6 +1,6 @@
 import { type Day, failByFrom, WEATHER_BEARS_D, type Weather } from '@yellow-cell/core';
 import { ahead } from '../store/ahead.ts';
-import type { Store } from '../store/database.ts';
+import { isDatabaseGone, type Store } from '../store/database.ts';
 import {
   addWaiting,
   attemptsToReckon,
@@ -48,6 +48,14 @@ export function reckonWaiting(context: Context): Promise<void> {
   const going = running.get(context) ?? reckonAll(context).finally(() => running.delete(context));
   running.set(context, going);
   return going;
+}
+
+const RETRY_MS = 5_000;
+/** The same where nobody waits for it; once more where the database went away. */
+export function reckonLater(context: Context, retry_ms = RETRY_MS): void {
+  reckonWaiting(context).catch((error) => {
+    if (isDatabaseGone(error)) setTimeout(() => reckonLater(context, retry_ms), retry_ms).unref();
+  });
 }
 
 async function reckonAll(context: Context): Promise<void> {

@@ -1,11 +1,10 @@
 import type { SettingFields, Settings } from '@yellow-cell/contract';
 import { constantProblem, ProblemsError } from '@yellow-cell/core';
-import { ahead } from '../store/ahead.ts';
 import { type BreederRow, findBreeder, replaceSettings } from '../store/breeders.ts';
 import { yardIds } from '../store/yards.ts';
 import { Conflict, fieldChanges, NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
-import { reckonWaiting, reckonYard } from './reckon.ts';
+import { reckonLater, reckonYard } from './reckon.ts';
 
 const FIELD_NAMES = { person: 'Name', constants: 'Constants', climates: 'Climates', workshop: 'Workshop' };
 const MEASURE_NAMES = {
@@ -36,7 +35,7 @@ export async function changeSettings(context: Context, { version, ...fields }: S
         await reckonYard(store, context.breeder, yard);
     return { ...fields, version: version + 1 };
   });
-  ahead(reckonWaiting(context));
+  reckonLater(context);
   return changed;
 }
 

@@ -97,9 +97,11 @@ export function apart(options: ApartOptions): Apart {
     if (others.length > 0) return tellAcross(event, on, concerned, things);
     if (only !== undefined && !isOwn(only)) return undefined;
     const part = (only !== undefined && parts.get(only)) || emptyPart();
-    const before = sizeOf(part);
     const sentence = tell({ ...around, ...part }, event, on);
-    if (only !== undefined && part.boxes.has(only) && sizeOf(part) !== before) keep(only, part);
+    if (only === undefined || !part.boxes.has(only)) return sentence;
+    parts.set(only, part);
+    // Whatever is new in it, the entry has named; a queen bears the id of her cell.
+    for (const { kind, id } of event.subjects) if (LIVING.includes(kind)) places.add(id, only);
     return sentence;
   }
 
@@ -300,9 +302,6 @@ function add(part: Part, { box, colonies, attempts, queens, frames }: Whole): vo
   for (const each of queens) part.queens.set(each.id, each);
   for (const each of frames) part.frames.set(each.id, each);
 }
-
-const sizeOf = ({ boxes, colonies, attempts, queens, frames }: Part): string =>
-  `${boxes.size} ${colonies.size} ${attempts.size} ${queens.size} ${frames.size}`;
 
 function* idsIn({ colonies, attempts, queens, frames }: Part): Generator<string> {
   yield* colonies.keys();
