@@ -78,6 +78,18 @@ describe('a queen as a person', () => {
     expect(queenOf([...laying, daughter, named], 'young')?.gone).toBeUndefined();
   });
 
+  it('put aside goes back to her bees wherever they have been moved since', () => {
+    const aside = told('queenTaken', day(20), { ...OF, to: 'aside', beesRemain: true, backBy: day(23) });
+    const other = [
+      told('boxBuilt', '2026-04-01', { box: 'box-2', label: 'B2', design: DESIGN, version: 1 }),
+      told('colonyMoved', day(21), { ...IN, toBox: 'box-2', bays: bays.slice(1, 2) }),
+    ];
+    const state = fold(known, [...laying, ...other.slice(0, 1), aside, ...other.slice(1)]);
+    expect(state.queens.get('attempt-1')).toMatchObject({ box: 'box-2', gone: { to: 'aside' } });
+    const alone = { ...state, queens: new Map([...state.queens].filter(([, { box }]) => box === 'box-2')) };
+    expect(workOf(alone, 'colony-1').find(({ kind }) => kind === 'queenBack')).toMatchObject({ to: day(23) });
+  });
+
   it('put aside is wanted back by a day, and comes back', () => {
     const aside = told('queenTaken', day(20), { ...OF, to: 'aside', beesRemain: true, backBy: day(23) });
     const state = fold(known, [...laying, aside]);
