@@ -39,6 +39,7 @@ export { gap } from './box/gap.ts';
 export type { Gap } from './box/gaps.ts';
 export { type HandPlace, handPlacesFor } from './box/handPlace.ts';
 export { layerName, sheetWords } from './box/layerName.ts';
+export { type LimitName, limitsOf, limitTable } from './box/limits.ts';
 export {
   type BoxModel,
   type Compartment,
@@ -107,7 +108,6 @@ export { check, checkProblems } from './check/answer.ts';
 export { checkDesign } from './check/check.ts';
 export { markWords } from './check/entranceRules.ts';
 export { type GatheredCheck, gathered } from './check/gathered.ts';
-export { type LimitName, limitsOf, limitTable } from './check/limits.ts';
 export {
   type ConstantName,
   type Constants,

@@ -31,7 +31,10 @@ interface RoomProps {
 /** One compartment as strips, a strip for each place. */
 export function Room({ view, boxView, compartment, slots, advise }: RoomProps) {
   const say = useSay();
-  const inward = inwardSides(slots.map(({ frame }) => frame?.audit));
+  const inward = inwardSides(
+    slots.map(({ frame }) => frame?.audit),
+    view.constants,
+  );
   return (
     <div className="mb-4">
       <h3 className="flex items-center gap-2 border-b-2 border-[var(--wood-line)] py-1">
@@ -46,7 +49,11 @@ export function Room({ view, boxView, compartment, slots, advise }: RoomProps) {
             boxView={boxView}
             compartment={compartment}
             slot={slot}
-            advice={advise && slot.frame?.audit ? frameAdvice(slot.frame.audit, inward[index]) : undefined}
+            advice={
+              advise && slot.frame?.audit
+                ? frameAdvice(slot.frame.audit, view.constants, inward[index])
+                : undefined
+            }
           />
         ))}
       </ol>

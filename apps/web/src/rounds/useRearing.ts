@@ -67,7 +67,7 @@ export function useRearing(moved?: Moved): Rearing {
     return {
       season: shown,
       views,
-      odds: lotOdds(shown, views, ripe, today),
+      odds: lotOdds(shown, views, ripe, constants, today),
       ripe,
       constants,
       today,

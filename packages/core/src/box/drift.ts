@@ -1,5 +1,6 @@
 import type { Entrance, Mark } from '@yellow-cell/contract';
 import { middleOf } from '../geometry/block.ts';
+import type { Limits } from './limits.ts';
 import type { PlacedOpening } from './solids.ts';
 
 /** How likely bees, or a queen back from mating, take one entrance for another (handbook 2, finding home). */
@@ -13,16 +14,15 @@ export interface Drift {
 }
 
 const STEPS: readonly DriftRisk[] = ['lowest', 'low', 'medium', 'high'];
-/** Nearer than this on one side, two entrances are taken for one another. */
-export const NEAR_MM = 150;
 const AROUND = ['front', 'left', 'back', 'right'] as const;
 
 export function driftOf(
   a: PlacedOpening & { opening: Entrance },
   b: PlacedOpening & { opening: Entrance },
+  { driftNear }: Limits,
 ): Drift {
   const apart_mm = a.opening.side === b.opening.side ? centresApart(a, b) : undefined;
-  const step = stepOf(a.opening, b.opening, apart_mm);
+  const step = stepOf(a.opening, b.opening, apart_mm, driftNear);
   const marksDiffer = differClearly(a.opening.mark, b.opening.mark);
   return {
     between: [a.id, b.id],
@@ -36,8 +36,8 @@ export function driftOf(
 export const differClearly = (a: Mark | null, b: Mark | null): boolean =>
   a !== null && b !== null && a.shape !== b.shape && a.colour !== b.colour;
 
-function stepOf(a: Entrance, b: Entrance, apart_mm: number | undefined): number {
-  if (apart_mm !== undefined) return apart_mm < NEAR_MM ? 3 : 2;
+function stepOf(a: Entrance, b: Entrance, apart_mm: number | undefined, driftNear: number): number {
+  if (apart_mm !== undefined) return apart_mm < driftNear ? 3 : 2;
   const quarter = Math.abs(AROUND.indexOf(a.side) - AROUND.indexOf(b.side));
   return quarter === 2 ? 0 : 1;
 }

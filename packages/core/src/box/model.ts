@@ -7,6 +7,7 @@ import { type Drift, driftOf } from './drift.ts';
 import { fitOf } from './fit.ts';
 import { gap } from './gap.ts';
 import { type Gap, gapsOf } from './gaps.ts';
+import { type Limits, limitsOf } from './limits.ts';
 import { type Measures, measuresOf } from './measures.ts';
 import { type Passage, passagesOf } from './passages.ts';
 import { type FrameSolid, type PlacedOpening, type Solids, solidsOf } from './solids.ts';
@@ -76,7 +77,7 @@ export function deriveBox(design: DesignContent): BoxModel {
     gaps: gapsOf(design, stack, spaces, solids),
     openings,
     compartments,
-    drifts: driftsIn(compartments),
+    drifts: driftsIn(compartments, limitsOf(design)),
     openStrips: openStrips(stack),
   };
   derived.set(design, model);
@@ -156,13 +157,13 @@ function joinedStoreys(groups: Space[][], passages: readonly Passage[]): Space[]
   return joined;
 }
 
-function driftsIn(compartments: readonly Compartment[]): Drift[] {
+function driftsIn(compartments: readonly Compartment[], limits: Limits): Drift[] {
   return compartments.flatMap((a, index) =>
     compartments
       .slice(index + 1)
       .flatMap((b) =>
         a.entrances.flatMap((one) =>
-          b.entrances.filter(({ id }) => id !== one.id).map((other) => driftOf(one, other)),
+          b.entrances.filter(({ id }) => id !== one.id).map((other) => driftOf(one, other, limits)),
         ),
       ),
   );

@@ -1,12 +1,12 @@
 import type { CheckResult, DesignContent, Severity } from '@yellow-cell/contract';
 import { designProblems } from '../box/designProblems.ts';
+import { limitsOf } from '../box/limits.ts';
 import { deriveBox } from '../box/model.ts';
 import { bodyRules } from './bodyRules.ts';
 import { entranceRules } from './entranceRules.ts';
 import { familyRules } from './familyRules.ts';
 import type { Finding, Rule, Scene } from './finding.ts';
 import { gapRules } from './gapRules.ts';
-import { limitsOf } from './limits.ts';
 import { passageRules } from './passageRules.ts';
 import { stackRules } from './stackRules.ts';
 

@@ -1,7 +1,7 @@
 import type { DesignContent, Severity } from '@yellow-cell/contract';
+import { type LimitName, type Limits, limitTable } from '../box/limits.ts';
 import type { BoxModel, Compartment } from '../box/model.ts';
 import { showLength } from '../units/length.ts';
-import { type LimitName, type Limits, limitTable } from './limits.ts';
 
 /** What a rule looks at. */
 export interface Scene {

@@ -1,10 +1,10 @@
 import { excludesQueens } from '../box/gap.ts';
 import type { Gap } from '../box/gaps.ts';
+import type { LimitName } from '../box/limits.ts';
 import { withPart } from '../box/parts.ts';
 import { mm as length } from '../box/plainParts.ts';
 import { above, below } from '../numbers.ts';
 import { type Finding, fixed, limitOf, mm, nameOf, type Rule, type Scene, toHalf } from './finding.ts';
-import type { LimitName } from './limits.ts';
 
 /** Gaps that bees are to leave free lie within their range (requirement 4; handbook 2, what a gap does). */
 const RANGES: Readonly<Partial<Record<Gap['kind'], readonly [LimitName, LimitName, string]>>> = {

@@ -5,12 +5,14 @@ import { isEntrance, reachQuestionOf } from '../box/model.ts';
 import { withoutPart, withPart } from '../box/parts.ts';
 import type { Passage } from '../box/passages.ts';
 import { mm as length } from '../box/plainParts.ts';
+import { below } from '../numbers.ts';
 import { reach } from '../reach/reach.ts';
 import {
   boardName,
   compartmentOf,
   type Finding,
   fixed,
+  limitOf,
   mm,
   nameOf,
   namesOf,
@@ -265,7 +267,7 @@ const heldQueen: Rule = ({ model, design }) => {
 const hasQueen = (use: BayUse): boolean => OCCUPANTS[use].length > 0 && use !== 'grafts';
 
 /** What stands between two colonies that each are meant to have a queen (requirement 13). */
-const betweenColonies: Rule = ({ model, design }) =>
+const betweenColonies: Rule = ({ model, design, limits }) =>
   model.boards.flatMap(({ board }): Finding[] => {
     const left = model.spaces.find(({ column }) => column?.right?.board.id === board.id);
     const right = model.spaces.find(({ column }) => column?.left?.board.id === board.id);
@@ -278,7 +280,7 @@ const betweenColonies: Rule = ({ model, design }) =>
       return [];
     const weak = board.kind === 'open' || board.kind === 'dummy';
     const screen = board.kind === 'screen';
-    const single = screen && board.thickness.mm < 6;
+    const single = screen && below(board.thickness.mm, limits.screenApart);
     return [
       {
         kind: 'betweenColonies',
@@ -298,7 +300,7 @@ const betweenColonies: Rule = ({ model, design }) =>
               holds: !single,
               places: [board.id],
               figure: board.thickness.mm,
-              limit: fixed(6, PASSING),
+              limit: limitOf(limits, 'screenApart'),
               sentence: single
                 ? `Queens can touch through the single screen between ${a.name} and ${b.name}.`
                 : `The two meshes between ${a.name} and ${b.name} stand ${mm(board.thickness.mm)} apart.`,

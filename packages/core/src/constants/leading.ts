@@ -15,6 +15,13 @@ export const leadingConstants = {
     [0.5, 0.99],
     'How surely as many larvae are taken on as a planned round has cells',
   ),
+  lotSurely: constant(
+    0.9,
+    'share',
+    'Our estimate',
+    [0.5, 0.99],
+    'More cells are proposed until a lot is this sure to be ready',
+  ),
   starterSecond_d: constant(
     1,
     'days',

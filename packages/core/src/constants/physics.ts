@@ -294,6 +294,23 @@ export const winterConstants = {
     [0.1, 1.4],
     'Cells of brood to a bee at the end of winter, all ages together',
   ),
+  winterCarry: constant(
+    4 / 3,
+    'times',
+    'Before winter',
+    [1, 2],
+    'What a box is to carry of what winter takes: a margin for a long one',
+  ),
+  strongerBy: constant(
+    2,
+    'seams',
+    estimate,
+    [1, 6],
+    'From so much over small a colony counts as strong where winters are compared',
+  ),
+  scaleGain_kg: constant(0.3, 'kg a day', estimate, [0.05, 2], 'A box that gains more was fed'),
+  scaleLoss_kg: constant(1, 'kg a day', estimate, [0.2, 5], 'and one that loses more was opened'),
+  scaleLeast_d: constant(14, 'days', estimate, [3, 60], 'On fewer days a scale tells of weather, not of use'),
   springForage_g: constant(
     0.1,
     'g/day',

@@ -1,5 +1,6 @@
 import { buildingConstants } from './building.ts';
 import type { Constant } from './constant.ts';
+import { growingConstants } from './growing.ts';
 import { leadingConstants } from './leading.ts';
 import { airConstants, beesConstants, sunConstants, warmthConstants, winterConstants } from './physics.ts';
 import { ruleSwitches } from './switches.ts';
@@ -12,6 +13,7 @@ import { watchingConstants } from './watching.ts';
 export const registry = {
   ...watchingConstants,
   ...leadingConstants,
+  ...growingConstants,
   ...ruleSwitches,
   ...beesConstants,
   ...airConstants,
@@ -25,6 +27,7 @@ export const registry = {
 export const constantGroups: readonly { title: string; names: readonly ConstantName[] }[] = [
   { title: 'Watching a compartment', names: namesIn(watchingConstants) },
   { title: 'Playbooks', names: namesIn(leadingConstants) },
+  { title: 'Growing', names: namesIn(growingConstants) },
   { title: 'Bees', names: namesIn(beesConstants) },
   { title: 'Air', names: namesIn(airConstants) },
   { title: 'Warmth', names: namesIn(warmthConstants) },

@@ -16,20 +16,9 @@ import { refuse } from '../problems.ts';
 /** Days from the egg: a worker hatches, is sealed, emerges (handbook 5, development). */
 const HATCHES = 3;
 const SEALED = 9;
-const EMERGES = 21;
-/** She tends brood at first, and flies from then on; few see more than so many days in season. */
-const FLIES_D = 21;
+export const EMERGES = 21;
+/** No bee of the season sees more days. */
 const OLDEST_D = 60;
-const OFTEN_D = 35;
-/** Share of bees that die on a day: in the hive, in the field, and once they are old. */
-const DIES = { hive: 0.004, field: 0.04, old: 0.15 } as const;
-/** Stores for a kilogram of bees a day, and for each cell of brood reared, over the days in which a larva is fed. */
-const USE_KG_KG = 0.1;
-const BROOD_G = 0.15;
-/** What a queen lays at most; what bees can keep warm and fed: cells of brood to a bee, and eggs a day to a bee. */
-const MOST_EGGS = 1_500;
-const BROOD_TO_BEE = 1.4;
-const EGGS_TO_BEE = 0.12;
 
 /**
  * A small colony day by day, by the ages of its brood and bees: laying is bounded by room, by bees and by the queen's
@@ -64,7 +53,8 @@ export function followed(question: Following, constants: Constants = defaultCons
     question,
     capacity: cellsOf(question),
     perKg: cellsOfStores(constants),
-    bees_kg1: constants.bees_kg1,
+    lives: livesOf(constants),
+    constants,
   };
   return dates.map((on, day) => {
     const { emerged, died } = day === 0 ? NOTHING : advance(colony, hive, on, broughtBy(fed.get(on), colony));
@@ -104,8 +94,10 @@ const sum = (numbers: Float64Array, from = 0, to = numbers.length): number => {
 };
 
 /** Brood and bees of all ages alike, as they come with a frame and a shake. */
-function begin({ bees_kg, sealedCells, openCells, stores_kg }: Following, { bees_kg1 }: Constants): Colony {
-  const bees = new Float64Array(OLDEST_D).fill((bees_kg * bees_kg1) / OFTEN_D, 0, OFTEN_D);
+function begin({ bees_kg, sealedCells, openCells, stores_kg }: Following, constants: Constants): Colony {
+  const { bees_kg1, old_d } = constants;
+  const ages_d = Math.round(old_d);
+  const bees = new Float64Array(OLDEST_D).fill((bees_kg * bees_kg1) / ages_d, 0, ages_d);
   return {
     brood: new Float64Array(EMERGES)
       .fill(openCells / (SEALED - HATCHES), HATCHES, SEALED)
@@ -138,23 +130,26 @@ interface Hive {
   /** Cells of all combs, and those that a kilogram of stores fills. */
   capacity: number;
   perKg: number;
-  bees_kg1: number;
+  /** The share that lives on, by the age that a bee comes to. */
+  lives: Float64Array;
+  constants: Constants;
 }
 
-/** The share that lives on, by the age that a bee comes to. */
-const LIVES = Float64Array.from({ length: OLDEST_D }, (_, age) =>
-  age === 0 ? 1 : 1 - (age < FLIES_D ? DIES.hive : age < OFTEN_D ? DIES.field : DIES.old),
-);
+const livesOf = ({ diesHive, diesField, diesOld, flies_d, old_d }: Constants): Float64Array =>
+  Float64Array.from({ length: OLDEST_D }, (_, age) =>
+    age === 0 ? 1 : 1 - (age < flies_d ? diesHive : age < old_d ? diesField : diesOld),
+  );
 
 /** A day of a colony, in place: ten thousand runs make no rubbish. */
 function advance(
   colony: Colony,
-  { question, capacity, perKg, bees_kg1 }: Hive,
+  { question, capacity, perKg, lives, constants }: Hive,
   on: string,
   brought: number,
 ): { emerged: number; died: number } {
   const { brood, bees } = colony;
-  const fliers = sum(bees, FLIES_D);
+  const { bees_kg1, beesUse_kgDay, broodUse_g } = constants;
+  const fliers = sum(bees, Math.ceil(constants.flies_d));
   const before = colony.all;
   const hive = before - fliers;
 
@@ -170,10 +165,10 @@ function advance(
   let alive = out;
   for (let age = 1; age < OLDEST_D; age++) {
     const aged = bees[age] as number;
-    const lives = aged * (LIVES[age] as number);
-    bees[age] = lives;
-    alive += lives;
-    died += aged - lives;
+    const left = aged * (lives[age] as number);
+    bees[age] = left;
+    alive += left;
+    died += aged - left;
   }
 
   // What is fed goes where there is room; what is needed is taken from it.
@@ -181,7 +176,8 @@ function advance(
   const room_kg = Math.max(0, (capacity - sum(brood)) / perKg);
   const stores = Math.max(colony.stores_kg, Math.min(colony.stores_kg + brought + foraged, room_kg));
   const needed =
-    (alive / bees_kg1) * USE_KG_KG + (sum(brood, HATCHES, SEALED) * BROOD_G) / 1_000 / (SEALED - HATCHES);
+    (alive / bees_kg1) * beesUse_kgDay +
+    (sum(brood, HATCHES, SEALED) * broodUse_g) / 1_000 / (SEALED - HATCHES);
   const share = needed === 0 ? 1 : Math.min(1, stores / needed);
   if (share < 1) {
     died += alive * (1 - share);
@@ -191,25 +187,26 @@ function advance(
   colony.stores_kg = Math.max(0, stores - needed);
   colony.all = alive * share;
   if (colony.all <= 0) brood.fill(0);
-  brood[0] = eggsOf(colony, question.laysFrom, on, capacity - colony.stores_kg * perKg, hive + emerging);
+  const room = capacity - colony.stores_kg * perKg;
+  brood[0] = isLaying(question, on) ? eggsOf(colony, room, hive + emerging, constants) : 0;
   return { emerged: out, died };
 }
+
+const isLaying = ({ laysFrom }: Following, on: string): boolean => laysFrom !== null && on >= laysFrom;
 
 /** Eggs of a day: no more than she lays, than there is room for, than the bees can keep warm, and than the young ones can feed. */
 function eggsOf(
   { all, brood }: Colony,
-  laysFrom: string | null,
-  on: string,
   room: number,
   young: number,
+  { eggsMost, broodToBee, eggsToBee }: Constants,
 ): number {
-  if (laysFrom === null || on < laysFrom) return 0;
   const cells = sum(brood, 1);
   const most = Math.min(
-    MOST_EGGS,
+    eggsMost,
     room - cells,
-    all * BROOD_TO_BEE - cells,
-    Math.max(young, all / 4) * EGGS_TO_BEE,
+    all * broodToBee - cells,
+    Math.max(young, all / 4) * eggsToBee,
   );
   return Math.max(0, most);
 }

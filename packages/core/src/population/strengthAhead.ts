@@ -10,7 +10,7 @@ import { putOff } from '../yard/due/weather.ts';
 import { bandAbout } from './bandAbout.ts';
 import { beesCounted } from './beesCounted.ts';
 import { broodBeside } from './broodBeside.ts';
-import { followed } from './population.ts';
+import { EMERGES, followed } from './population.ts';
 import { wellFed } from './wellFed.ts';
 
 /** How strong a small colony is on any day, by what it was made of and what was counted since. */
@@ -30,15 +30,6 @@ export interface StrengthAhead {
   holdsUntil: Day | undefined;
 }
 
-/** So far ahead of the day that is shown; what was known last is of no use after so long. */
-const AHEAD_D = 45;
-const STALE_D = 75;
-/** Of a frame of sealed brood so much is brood; of a frame that hangs in, with its bees, so much is covered. */
-const SEALED_SHARE = 0.7;
-const FRAME_BEES = 0.8;
-const OWN_BEES_D = 21;
-/** Less sure than this nothing is worth drawing. */
-const MOST_SPREAD = 0.55;
 const LAYS: readonly Colony['status'][] = ['laying', 'proven', 'queenright'];
 
 interface Known {
@@ -78,16 +69,16 @@ export function strengthAhead(
   if (!colony || frames === 0 || !season) return undefined;
   const told = knownOf(colony, room, format, constants).filter((fact) => fact.on >= season.from);
   const [first, last] = [told[0], told.at(-1)];
-  if (!first || !last || daysBetween(last.on, on) > STALE_D) return undefined;
+  if (!first || !last || daysBetween(last.on, on) > constants.strengthStale_d) return undefined;
   const laysFrom = layingFrom(colony, attempt, first.on, weather, constants);
   const hive: Hive = { format, frames, constants };
-  const ends = earlier(plusDays(later(on, last.on), AHEAD_D), season.to);
+  const ends = earlier(plusDays(later(on, last.on), constants.strengthAhead_d), season.to);
   const begun = broodBegun(first, colony, attempt, constants);
   const { course, moved, state, rows } = followKnown(told, ends, { ...hive, laysFrom, begun });
   const full_kg = frames * seam_kg * constants.crowdedShare;
   const weak_kg = constants.weakSeams * seam_kg;
   const ahead = course.filter((day) => day.on >= on);
-  const gives = constants.givesSealed * sealedIn(format);
+  const gives = constants.givesSealed * sealedIn(format, constants);
   const without =
     laysFrom !== null && laysFrom <= on ? [] : daysOf(state, daysBetween(state.on, ends), null, hive);
   return {
@@ -97,7 +88,7 @@ export function strengthAhead(
     ),
     moved,
     full_kg,
-    ownBeesFrom: laysFrom === null ? undefined : plusDays(laysFrom, OWN_BEES_D),
+    ownBeesFrom: laysFrom === null ? undefined : plusDays(laysFrom, EMERGES),
     crowdedOn: ahead.find(({ middle }) => middle >= full_kg)?.on,
     weakOn: ahead.find(({ middle }) => middle < weak_kg)?.on,
     givesFrom: rows.find(({ on: day, sealed }) => day >= on && sealed >= gives)?.on,
@@ -150,8 +141,8 @@ function broodBegun(
   constants: Constants,
 ): Begun {
   const { layingOn } = attempt ?? {};
-  const laid_d = layingOn ? daysBetween(layingOn, on) : LAYS.includes(status) ? OWN_BEES_D : 0;
-  const share = Math.min(1, Math.max(0, laid_d / OWN_BEES_D));
+  const laid_d = layingOn ? daysBetween(layingOn, on) : LAYS.includes(status) ? EMERGES : 0;
+  const share = Math.min(1, Math.max(0, laid_d / EMERGES));
   return broodBeside(counted_kg * share, constants);
 }
 type Begun = ReturnType<typeof broodBeside>;
@@ -162,7 +153,7 @@ function followKnown(
   ends: Day,
   { laysFrom, begun, ...hive }: Hive & { laysFrom: Day | null; begun: Begun },
 ): Followed {
-  const { bees_kg1, spreadBees, strayDay } = hive.constants;
+  const { bees_kg1, spreadBees, strayDay, strengthSpread } = hive.constants;
   const kgOf = (row: PopulationDay | undefined): number => (row?.bees ?? 0) / bees_kg1;
   const { openCells: open, sealedCells: sealed } = begun;
   let state: State = { on: told[0]?.on ?? ends, kg: 0, spread: spreadBees * 2, open, sealed };
@@ -173,7 +164,7 @@ function followKnown(
     const days = daysBetween(fact.on, told[at + 1]?.on ?? ends);
     const rows = daysOf(now.state, days, laysFrom, hive);
     const course = (isLast ? rows : rows.slice(0, days)).map((row, day) => {
-      const spread = Math.min(MOST_SPREAD, now.state.spread + day * strayDay);
+      const spread = Math.min(strengthSpread, now.state.spread + day * strayDay);
       return { on: row.on, ...bandAbout(kgOf(row), spread) };
     });
     found = {
@@ -186,7 +177,7 @@ function followKnown(
     state = {
       on: end?.on ?? fact.on,
       kg: kgOf(end),
-      spread: Math.min(MOST_SPREAD, now.state.spread + days * strayDay),
+      spread: Math.min(strengthSpread, now.state.spread + days * strayDay),
       open: (end?.eggs ?? 0) + (end?.open ?? 0),
       sealed: end?.sealed ?? 0,
     };
@@ -195,7 +186,8 @@ function followKnown(
 }
 
 /** Cells of a frame of sealed brood. */
-const sealedIn = (format: Format): number => 2 * combSide(format) * CELLS_PER_CM2 * SEALED_SHARE;
+const sealedIn = (format: Format, { sealedShare }: Constants): number =>
+  2 * combSide(format) * CELLS_PER_CM2 * sealedShare;
 
 /** What it was made of and got, and what was counted, in the order of days; counts before it was stocked are of others. */
 function knownOf(
@@ -210,9 +202,9 @@ function knownOf(
       on,
       adds: {
         kg:
-          (sealedBrood + stores) * seam_kg * FRAME_BEES +
+          (sealedBrood + stores) * seam_kg * constants.frameBees +
           shakes * seam_kg * constants.shaken * (1 - constants.fliesHome),
-        sealed: sealedBrood * sealedIn(format),
+        sealed: sealedBrood * sealedIn(format, constants),
       },
     }),
   );

@@ -60,7 +60,7 @@ describe('the odds of a lot', () => {
       lots: [lot('B', 6, '2026-07-01'), lot('A', 4, '2026-06-20')],
       record: { takes: 7_000, tried: 10_000 },
     });
-    const [first, second] = lotOdds(of, views(of), [], TODAY);
+    const [first, second] = lotOdds(of, views(of), [], defaultConstants, TODAY);
     expect(first).toMatchObject({ wanted: 4, have: 4, chance: 1, more: 0 });
     // Ten wanted in all, four are there: six of the ten that are open, at 70 %.
     expect(second).toMatchObject({ wanted: 10, have: 4, open: 10 });
@@ -72,7 +72,7 @@ describe('the odds of a lot', () => {
       lots: [lot('A', 11, '2026-07-15')],
       record: { takes: 5, tried: 8 },
     });
-    const [odds] = lotOdds(of, views(of), [], TODAY);
+    const [odds] = lotOdds(of, views(of), [], defaultConstants, TODAY);
     const random = seededRandom(7);
     // Beta(6, 4) as the 6th smallest of 9 uniform numbers.
     const beta = () => Array.from({ length: 9 }, random).sort((x, y) => x - y)[5] as number;
@@ -94,7 +94,7 @@ describe('the odds of a lot', () => {
       rooms: Array.from({ length: 7 }, () => ({ freeFrom: '2026-05-01' })),
     });
     const ripe = roomsFor(of, views(of), defaultConstants, TODAY);
-    expect(lotOdds(of, views(of), ripe, TODAY)[0]).toMatchObject({ open: 7 });
+    expect(lotOdds(of, views(of), ripe, defaultConstants, TODAY)[0]).toMatchObject({ open: 7 });
   });
   it('say how many more cells make it nine times in ten, and count no round that is too late', () => {
     const of = season({
@@ -105,7 +105,7 @@ describe('the odds of a lot', () => {
       lots: [lot('A', 10, '2026-07-15')],
       record: { takes: 70_000, tried: 100_000 },
     });
-    const [odds] = lotOdds(of, views(of), [], TODAY);
+    const [odds] = lotOdds(of, views(of), [], defaultConstants, TODAY);
     expect(odds?.open).toBe(10);
     // 18 cells at 70 % give 10 queens nine times in ten (handbook 5).
     expect(odds?.more).toBe(8);

@@ -61,10 +61,9 @@ export interface LotOdds {
   have: number;
   open: number;
   chance: number;
-  /** More ripe cells, with rooms for them, in rounds that are ready by then, that make it nine times in ten; 0 where it is so already. */
+  /** More ripe cells, with rooms for them, in rounds that are ready by then, that make it as sure as `lotSurely`; 0 where it is so already. */
   more: number;
 }
-const ENOUGH = 0.9;
 const MOST_MORE = 500;
 
 /**
@@ -75,6 +74,7 @@ export function lotOdds(
   season: RearingSeason,
   views: readonly RoundView[],
   ripe: readonly RipeDay[],
+  constants: Constants,
   today: Day,
 ): LotOdds[] {
   const overOf = (id: string) => ripe.find(({ round }) => round.id === id)?.over ?? 0;
@@ -90,7 +90,7 @@ export function lotOdds(
       const open = ready.reduce((sum, view) => sum + view.open - overOf(view.round.id), 0);
       const chanceWith = (more: number) => atLeastBetaBinomial(wanted - have, open + more, a, b);
       let more = 0;
-      while (chanceWith(more) < ENOUGH && more < MOST_MORE) more += 1;
+      while (chanceWith(more) < constants.lotSurely && more < MOST_MORE) more += 1;
       return { lot, wanted, have, open, chance: wanted <= have ? 1 : chanceWith(0), more };
     });
 }

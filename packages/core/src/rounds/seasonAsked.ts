@@ -82,7 +82,7 @@ function needsOf(
 ): SeasonAsked['needs'] {
   const rate = rateOf(season);
   let booked = 0;
-  return lotOdds(season, views, roomsFor(season, views, constants, today), today).map(
+  return lotOdds(season, views, roomsFor(season, views, constants, today), constants, today).map(
     ({ lot, wanted, have, open }) => {
       const more = Math.max(0, Math.ceil(wanted - have - rate * open - booked - TINY));
       booked += more;
@@ -141,7 +141,7 @@ export function oddsWith(
 ): LotOdds[] {
   const all = { ...season, rounds: [...season.rounds, ...more] };
   const views = roundViews(all, constants, today);
-  return lotOdds(all, views, roomsFor(all, views, constants, today), today);
+  return lotOdds(all, views, roomsFor(all, views, constants, today), constants, today);
 }
 
 /** What a season could have more of, each asked anew: the answer beside that of the question says what it would bring. */

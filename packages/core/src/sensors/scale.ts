@@ -21,12 +21,6 @@ export function dailyWeights(readings: readonly Reading[]): DailyWeight[] {
     });
 }
 
-/** A box that gains so much in a day was fed, one that loses so much was opened: those days say nothing of use. */
-const GAIN_KG = 0.3;
-const LOSS_KG = 1;
-/** Fewer days than this are weather, not use. */
-const LEAST_DAYS = 14;
-
 export interface ScaleUse {
   /** Measured ÷ reckoned. */
   factor: number;
@@ -40,6 +34,7 @@ export function scaleUse(
   weights: readonly DailyWeight[],
   constants: Constants = defaultConstants,
 ): ScaleUse | undefined {
+  const { scaleGain_kg, scaleLoss_kg, scaleLeast_d } = constants;
   const dayUse = new Map(
     months.map(({ name, outside_C }) => [
       name,
@@ -52,12 +47,12 @@ export function scaleUse(
     const gap = daysBetween(before.date, date);
     const use = dayUse.get(monthName(date));
     const lost = before.weight_kg - weight_kg;
-    if (use === undefined || gap <= 0 || lost / gap < -GAIN_KG || lost / gap > LOSS_KG) return;
+    if (use === undefined || gap <= 0 || lost / gap < -scaleGain_kg || lost / gap > scaleLoss_kg) return;
     days += gap;
     used_kg += lost;
     reckoned_kg += use * gap;
   });
-  if (days < LEAST_DAYS || reckoned_kg <= 0) return undefined;
+  if (days < scaleLeast_d || reckoned_kg <= 0) return undefined;
   return { factor: Math.max(0, used_kg / reckoned_kg), days, used_kg };
 }
 

@@ -14,7 +14,7 @@ import type { YardState } from '../yard/state.ts';
 import { withoutQueen } from '../yard/withoutQueen.ts';
 import { forecastWinter, PLAN_RUNS, type WinterForecast, winterNeed } from './forecast.ts';
 import { combOf, isAnother, STORES_FRAMES, type WinterSeason, winteringOf } from './preparation.ts';
-import { CARRY, fullSide, holdsOf, STAYS } from './reduce.ts';
+import { fullSide, holdsOf, STAYS } from './reduce.ts';
 import { storesByWeight } from './storesByWeight.ts';
 
 /** What a colony is to be done to before winter: the cheapest look first where something is not known. */
@@ -108,7 +108,7 @@ function lineOf(
       : undefined;
   const stores_kg = looked_kg ?? weighed?.stores_kg;
   const walls = winteringOf(box, room, fresh, constants);
-  const carry_kg = walls && winterNeed({ ...walls, ...season }, constants) * CARRY;
+  const carry_kg = walls && winterNeed({ ...walls, ...season }, constants) * constants.winterCarry;
   const short_kg = carry_kg !== undefined && stores_kg !== undefined ? Math.max(0, carry_kg - stores_kg) : 0;
   const inWinter = (with_kg: number) =>
     walls && forecastWinter({ ...walls, ...season, stores_kg: with_kg }, constants, PLAN_RUNS);
@@ -231,7 +231,10 @@ function usefulFrames(
     .map((slot) => combOf(slot, season));
   const unlooked = combs.filter((comb) => comb.unlooked).length;
   if (unlooked * 2 > combs.length) return undefined;
-  return unlooked + combs.filter((comb) => !comb.unlooked && STAYS.includes(holdsOf(comb.sides))).length;
+  return (
+    unlooked +
+    combs.filter((comb) => !comb.unlooked && STAYS.includes(holdsOf(comb.sides, season.constants))).length
+  );
 }
 
 /** Stores on the frames that were looked through lately, in kg; undefined where they were fewer than half of all. */

@@ -1,5 +1,6 @@
 import type { Colony } from '@yellow-cell/contract';
 import { type Day, earlier, plusDays } from '../calendar/days.ts';
+import type { Constants } from '../constants/registry.ts';
 import { type TakeRate, takeRate } from '../mating/takeRate.ts';
 import { plannedOn } from '../yard/due/winterRules.ts';
 import type { YardState } from '../yard/state.ts';
@@ -26,8 +27,6 @@ export interface WinterLosses {
 /** The months from the first prepared on to that from which a colony counts as wintered: December in the north. */
 const WINTERED_MONTHS = 2;
 const ARRANGED = { reduce: 'reduced', move: 'moved', pair: 'as a pair', combine: 'combined' } as const;
-/** From two seams over small a colony is strong, an estimate of ours. */
-const STRONGER_BY = 2;
 
 /** A day of the winter that is asked about: until colonies count as wintered it is the one before. */
 function beforeWintered(months: readonly WinterMonth[], on: Day): Day {
@@ -59,7 +58,7 @@ export function winterLosses(
     const names = [
       { by: 'design', name: designName(box.design) },
       { by: 'arrangement', name: arrangementOf(colony, from) },
-      { by: 'strength', name: strengthOf(colony, from, constants.smallSeams) },
+      { by: 'strength', name: strengthOf(colony, from, constants) },
     ] as const;
     return names.map((each) => ({ ...each, isLost }));
   });
@@ -88,10 +87,10 @@ function arrangementOf(colony: Colony, from: Day): string {
   return plan.act === 'leave' || plan.act === 'feed' ? 'as it stood' : ARRANGED[plan.act];
 }
 
-function strengthOf(colony: Colony, from: Day, small: number): string {
+function strengthOf(colony: Colony, from: Day, { smallSeams: small, strongerBy }: Constants): string {
   const seams = winterCount(colony, from)?.seams;
   if (seams === undefined) return 'not counted';
-  const strong = small + STRONGER_BY;
+  const strong = small + strongerBy;
   if (seams < small) return `under ${small} seams`;
   return seams < strong ? `${small} to ${strong} seams` : `${strong} seams or more`;
 }

@@ -19,7 +19,7 @@ import {
   type WinterPlan,
   winterNeed,
 } from './forecast.ts';
-import { CARRY, type CombToReduce, fullSide, type Holds, holdsOf, reduceCombs } from './reduce.ts';
+import { type CombToReduce, fullSide, type Holds, holdsOf, reduceCombs } from './reduce.ts';
 import { uaOf } from './uaOf.ts';
 
 /** Where the stores go, by school (handbook 7, arrangement). */
@@ -137,7 +137,7 @@ export function prepareRoom(
       : asIs,
   );
   const ruled = ruledFor(first_kg ?? 0);
-  const frames = framesOf(hung, combs, ruled, arrangement.kept, side_kg);
+  const frames = framesOf(hung, combs, ruled, arrangement.kept, side_kg, constants);
   const kept = frames.filter(({ to }) => to !== null);
   const fit = cavityOf(kept.length);
   const after =
@@ -153,7 +153,7 @@ export function prepareRoom(
       : onFrames
         ? looked_kg
         : Math.min(known.stores_kg, holdsIn(kept, combs, hung, side_kg));
-  const carry_kg = need_kg && need_kg * CARRY;
+  const carry_kg = need_kg && need_kg * constants.winterCarry;
   const short_kg = carry_kg === undefined || stores_kg === undefined ? 0 : Math.max(0, carry_kg - stores_kg);
   const holds_kg = holdsIn(kept, combs, hung, side_kg);
   const sugar_kg = short_kg / STORES_OF_SUGAR;
@@ -266,6 +266,7 @@ function framesOf(
   ruled: Ruled,
   kept: readonly KeptFrame[] | undefined,
   side_kg: number,
+  constants: Constants,
 ): PreparedFrame[] {
   return hung.map((slot, index): PreparedFrame => {
     const comb = combs[index];
@@ -273,7 +274,7 @@ function framesOf(
     const sides = comb?.sides;
     const base = {
       slot,
-      holds: comb?.unlooked ? ('unlooked' as const) : holdsOf(sides),
+      holds: comb?.unlooked ? ('unlooked' as const) : holdsOf(sides, constants),
       verdict: rule?.verdict ?? 'out',
       why: rule?.why ?? '',
       to: rule?.to ?? null,

@@ -5,14 +5,7 @@ import { STORES_OF_SUGAR, SYRUPS } from '../feed/feeds.ts';
 import { standardFormats } from '../formats/formats.ts';
 import { above } from '../numbers.ts';
 import { refuse } from '../problems.ts';
-
-/** What winter takes, and a third more: a margin for a long one (handbook 7). */
-export const CARRY = 4 / 3;
-/** Less of a side than this is not worth feeling, and half of it drawn makes a comb. */
-const WORTH = 0.05;
-const HALF = 0.5;
-/** Fewer bees than this winter in company (handbook 7). */
-const LEAST_SEAMS = 4;
+import { countOf } from '../say/words.ts';
 
 type Sides = NonNullable<ReduceSlot['sides']>;
 /** What decides on a comb; `unlooked` was not looked through. */
@@ -60,25 +53,25 @@ export function reduceCombs(question: Reducing, constants: Constants = defaultCo
       (each): Comb => ({
         slot: each.slot,
         sides: each.sides,
-        holds: each.unlooked ? 'unlooked' : holdsOf(each.sides),
+        holds: each.unlooked ? 'unlooked' : holdsOf(each.sides, constants),
       }),
     );
   const useful = combs.filter(({ holds }) => STAYS.includes(holds));
   const weightOf = (some: readonly Comb[]): number =>
     some.reduce((sum, comb) => sum + storesOf(comb) * full_kg, 0);
-  const carry_kg = need_kg * CARRY;
+  const carry_kg = need_kg * constants.winterCarry;
   const kept = inOrder([...useful, ...toBeFilled(combs, carry_kg - weightOf(useful), full_kg)], question);
   const stores_kg = weightOf(kept);
   const short_kg = Math.max(0, carry_kg - stores_kg);
   const sugar_kg = short_kg / STORES_OF_SUGAR;
   return {
-    frames: combs.map((comb) => frameOf(comb, kept)),
+    frames: combs.map((comb) => frameOf(comb, kept, constants)),
     stores_kg,
     carry_kg,
     short_kg,
     sugar_kg,
     syrup_l: sugar_kg / SYRUPS.syrup21.sugar_kgPerLitre,
-    notes: notesOf(seams, kept.length),
+    notes: notesOf(seams, kept.length, constants),
   };
 }
 
@@ -96,13 +89,13 @@ const most = (sides: Sides, of: 'stores' | 'pollen' | 'brood'): number =>
 const storesOf = ({ sides }: Comb): number => (sides ? sides[0].stores + sides[1].stores : 0);
 
 /** What decides on a comb: brood before stores before pollen before what is drawn. */
-export function holdsOf(sides: Sides | undefined): Holds {
+export function holdsOf(sides: Sides | undefined, { worthFeeling, drawnShare }: Constants): Holds {
   if (!sides) return 'foundation';
-  for (const of of ['brood', 'stores', 'pollen'] as const) if (most(sides, of) >= WORTH) return of;
-  const drawn = sides.filter((side) => side.drawn >= HALF).length;
+  for (const of of ['brood', 'stores', 'pollen'] as const) if (most(sides, of) >= worthFeeling) return of;
+  const drawn = sides.filter((side) => side.drawn >= drawnShare).length;
   return drawn === 2
     ? 'empty'
-    : drawn === 1 || sides.some((side) => side.drawn >= WORTH)
+    : drawn === 1 || sides.some((side) => side.drawn >= worthFeeling)
       ? 'partDrawn'
       : 'foundation';
 }
@@ -139,7 +132,7 @@ function inOrder(combs: readonly Comb[], { school, sunSide }: Reducing): Comb[] 
   return storesLeft ? [...heavy, ...pollen, ...nest] : [...nest, ...pollen, ...heavy.toReversed()];
 }
 
-function frameOf(comb: Comb, kept: readonly Comb[]): ReduceAnswer['frames'][number] {
+function frameOf(comb: Comb, kept: readonly Comb[], constants: Constants): ReduceAnswer['frames'][number] {
   const { slot, sides, holds } = comb;
   const at = kept.indexOf(comb);
   if (at < 0 || (!sides && holds !== 'unlooked')) {
@@ -147,7 +140,7 @@ function frameOf(comb: Comb, kept: readonly Comb[]): ReduceAnswer['frames'][numb
     return { slot, verdict: 'out', why, to: null, turned: false };
   }
   const to = at + 1;
-  const undrawn = sides?.map((side) => side.drawn < HALF) ?? [];
+  const undrawn = sides?.map((side) => side.drawn < constants.drawnShare) ?? [];
   const inward = inwardSide(at, kept);
   const looks = undrawn[0] === undrawn[1] ? undefined : undrawn[0] ? 0 : 1;
   if (holds === 'stores' && looks !== undefined && inward !== undefined && looks !== inward)
@@ -170,10 +163,12 @@ function inwardSide(at: number, kept: readonly Comb[]): 0 | 1 | undefined {
   return at < first ? 1 : at > last ? 0 : undefined;
 }
 
-function notesOf(seams: number, kept: number): string[] {
+function notesOf(seams: number, kept: number, { smallSeams }: Constants): string[] {
   return [
-    ...(seams < LEAST_SEAMS
-      ? ['Fewer than four seams of bees: combine them, or winter them as a pair over one divider.']
+    ...(seams < smallSeams
+      ? [
+          `Fewer than ${countOf(smallSeams, 'seam')} of bees: combine them, or winter them as a pair over one divider.`,
+        ]
       : []),
     ...(seams > kept
       ? ['There are more seams of bees than frames that stay: leave them drawn comb to sit on.']

@@ -19,7 +19,6 @@ import {
   PLAN_RUNS,
   type WinterMonth,
 } from './forecast.ts';
-import { CARRY } from './reduce.ts';
 import { uaOf } from './uaOf.ts';
 
 /** Bees in other rooms of a box. */
@@ -280,7 +279,7 @@ function played(way: Way, asked: SideBySide): WayBeside {
   const plan = { bees_kg, ua_WK, company_kg, months, since_d };
   const course = expectedMonths(plan, constants);
   const need_kg = course.reduce((sum, { used_kg }) => sum + used_kg, 0);
-  const carry_kg = need_kg * CARRY;
+  const carry_kg = need_kg * constants.winterCarry;
   const forecast = forecastWinter(
     { ...plan, stores_kg: Math.max(carry_kg, known_kg ?? 0) },
     constants,

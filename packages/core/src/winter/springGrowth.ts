@@ -31,8 +31,6 @@ export interface SpringGrowth {
 export const SPRING_D = 90;
 /** More stores than any winter takes: who starves is no question of how the living grow. */
 const PLENTY_KG = 100;
-/** A small room never holds the reserve of a large one: below this share of what its combs hold it is fed. */
-const LOW_SHARE = 0.1;
 
 /** How a colony grows out of winter; undefined where it was not counted. `from` is the first day after winter. */
 export function springGrowth(
@@ -71,7 +69,7 @@ export function springGrowth(
   const seam_kg = room.seam_kg * constants.crowdedShare;
   const fills = (combs: number, of: keyof Band): Day | undefined =>
     course.find((day) => day[of] >= combs * seam_kg)?.on;
-  const least_kg = Math.min(constants.reserve_kg, holds_kg * LOW_SHARE);
+  const least_kg = Math.min(constants.reserve_kg, holds_kg * constants.lowShare);
   return {
     frames: own,
     full_kg: own * seam_kg,

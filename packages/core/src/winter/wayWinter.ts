@@ -9,7 +9,6 @@ import { type End, fitCavity } from './cavity.ts';
 import { beesOfSeams } from './cluster.ts';
 import { comesThrough, forecastWinter, type WinterPlan, winterNeed } from './forecast.ts';
 import type { WinterSeason } from './preparation.ts';
-import { CARRY } from './reduce.ts';
 import { uaOf } from './uaOf.ts';
 import { keepsOf, type YardWay } from './yardWay.ts';
 
@@ -60,7 +59,7 @@ export function lossOf(
   pitch_mm: number,
   { constants }: WinterSeason,
 ): { stores_kg: number; sugar_kg: number; loss: number } {
-  const carry_kg = winterNeed(plan, constants) * CARRY;
+  const carry_kg = winterNeed(plan, constants) * constants.winterCarry;
   const stores_kg = Math.max(carry_kg, known_kg ?? 0);
   const least_kg = beesOfSeams(constants.springSeams, pitch_mm, constants.litresPerKg);
   const forecast = forecastWinter({ ...plan, stores_kg }, constants, RUNS);

@@ -26,9 +26,6 @@ interface Room {
 export const sealedOn = ({ audit }: Frame): number =>
   audit ? audit.sides.reduce((sum, { sealed = 0 }: CombSide) => sum + sealed, 0) : 0;
 
-/** Less than this of sealed brood is not worth carrying. */
-const WORTH_CARRYING = 0.5;
-
 /**
  * Frames to equalise with (handbook 6; requirement 68): the fullest frame of sealed brood of the strongest crowded
  * compartment to the weakest, never the frame that the queen was last seen on; each compartment gives or takes once.
@@ -47,7 +44,7 @@ export function equalisings(
   const weak = rooms.filter((room) => seams(room) < constants.weakSeams).sort((a, b) => seams(a) - seams(b));
   const takers = [...weak];
   return strong.flatMap((giver): Equalising[] => {
-    const slot = fullest(giver.slots);
+    const slot = fullest(giver.slots, constants);
     const taker = takers[0];
     const place =
       taker?.slots.find(({ is }) => is === 'empty') ??
@@ -80,11 +77,14 @@ function roomsOf(state: YardState, designs: Designs, box: BoxState): Room[] {
   });
 }
 
-function fullest(slots: readonly FrameSlot[]): (FrameSlot & { frame: Frame }) | undefined {
+function fullest(
+  slots: readonly FrameSlot[],
+  { worthCarrying }: Constants,
+): (FrameSlot & { frame: Frame }) | undefined {
   return slots
     .filter(
       (each): each is FrameSlot & { frame: Frame } => each.frame !== undefined && each.queen === undefined,
     )
-    .filter(({ frame }) => sealedOn(frame) >= WORTH_CARRYING)
+    .filter(({ frame }) => sealedOn(frame) >= worthCarrying)
     .sort((a, b) => sealedOn(b.frame) - sealedOn(a.frame))[0];
 }

@@ -1,9 +1,10 @@
 import type { CombSide } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
+import { defaultConstants } from '../constants/registry.ts';
 import { frameAdvice, inwardSides } from './frameAdvice.ts';
 
 const advice = (left: CombSide, right: CombSide, inward?: 0 | 1) =>
-  frameAdvice({ on: '2026-10-01', sides: [left, right] }, inward).verdict;
+  frameAdvice({ on: '2026-10-01', sides: [left, right] }, defaultConstants, inward).verdict;
 
 describe('frame by frame, where the cavity is reduced (handbook 7)', () => {
   it.each<[string, CombSide, CombSide, 'keep' | 'out']>([
@@ -29,7 +30,7 @@ describe('frame by frame, where the cavity is reduced (handbook 7)', () => {
   it('knows the inward side from where the brood is', () => {
     const frame = (side: CombSide) => ({ on: '', sides: [side, side] as const });
     const row = [frame({}), undefined, frame({ sealed: 0.4 }), frame({ eggs: 0.2 }), frame({})];
-    expect(inwardSides(row)).toEqual([1, 1, undefined, undefined, 0]);
-    expect(inwardSides([frame({}), frame({})])).toEqual([undefined, undefined]);
+    expect(inwardSides(row, defaultConstants)).toEqual([1, 1, undefined, undefined, 0]);
+    expect(inwardSides([frame({}), frame({})], defaultConstants)).toEqual([undefined, undefined]);
   });
 });

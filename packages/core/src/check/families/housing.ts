@@ -8,7 +8,7 @@ import { bodiesOf, mainBody } from '../../box/stack.ts';
 import { lengthOf } from '../../geometry/block.ts';
 import { above, below } from '../../numbers.ts';
 import { countOf } from '../../say/words.ts';
-import { type Finding, fixed, mm, nameOf } from '../finding.ts';
+import { type Finding, fixed, limitOf, mm, nameOf, toHalf } from '../finding.ts';
 import { own, type Part } from './own.ts';
 
 /** Families that stand, travel, show, change formats and winter (handbook 2, families; handbook 8). */
@@ -193,16 +193,19 @@ export const observation = own(({ model, design }) => {
 });
 
 /** Cheeks take the smaller frames below; the larger ones above are shut off by a fitted excluder with an entrance between. */
-export const changer = own(({ model, design }) => {
+export const changer = own(({ model, design, limits }) => {
   const lower = bodiesOf(design).find(({ cheeks }) => cheeks);
   const upper = model.stack.bodies.at(-1);
   const doors = model.openings.filter(isEntrance).filter(({ body }) => body.body.id === upper?.body.id);
   const format = lower?.bays.find((bay) => bay.format)?.format;
+  const { endLeast, endMost } = limits;
   const spare =
     lower && format
       ? (lower.insideLength.mm - 2 * (lower.cheeks?.inset.mm ?? 0) - format.bodyLength_mm) / 2
       : 0;
-  const holds = lower !== undefined && format !== undefined && !below(spare, 6) && !above(spare, 9.5);
+  const holds =
+    lower !== undefined && format !== undefined && !below(spare, endLeast) && !above(spare, endMost);
+  const between = (endLeast + endMost) / 2;
   return [
     {
       kind: 'cheeksFit',
@@ -210,18 +213,18 @@ export const changer = own(({ model, design }) => {
       holds,
       places: lower ? [lower.id] : [],
       figure: spare,
-      limit: fixed(spare > 9.5 ? 9.5 : 6, 'What a gap does'),
+      limit: limitOf(limits, above(spare, endMost) ? 'endMost' : 'endLeast'),
       sentence: holds
         ? `The cheeks leave ${mm(spare)} at the ends of the smaller frames.`
-        : `The cheeks leave ${mm(spare)} at the ends of the smaller frames; 6 to 9.5 mm is bee space.`,
+        : `The cheeks leave ${mm(spare)} at the ends of the smaller frames; ${endLeast} to ${mm(endMost)} is right.`,
       ...(lower?.cheeks && format
         ? {
             fix: {
-              label: 'Set the cheeks to 7.5 mm',
+              label: `Set the cheeks to ${mm(toHalf(between))}`,
               apply: () =>
                 withPart(design, lower.id, {
                   cheeks: {
-                    inset: length((lower.insideLength.mm - format.bodyLength_mm - 15) / 2),
+                    inset: length((lower.insideLength.mm - format.bodyLength_mm) / 2 - toHalf(between)),
                     thickness: lower.cheeks?.thickness ?? length(35),
                   },
                 }),

@@ -10,20 +10,21 @@ import { bodiesOf, mainBody } from '../../box/stack.ts';
 import { lengthOf } from '../../geometry/block.ts';
 import { above, below } from '../../numbers.ts';
 import { listOf } from '../../say/words.ts';
-import { fixed, mm } from '../finding.ts';
+import { fixed, limitOf, mm } from '../finding.ts';
 import { own } from './own.ts';
 
 /** Families that mate queens and house small colonies (handbook 2, families; handbook 8). */
 const H2 = 'Families';
 
 /** A second storey of the like may stand on it: the joint has a bee space. */
-export const nucleus = own(({ design }) => {
+export const nucleus = own(({ design, limits }) => {
   const body = mainBody(design);
   const { depth_mm } = body.format;
   const over = body.rebate ? body.rebate.depth.mm - LUG_MM : 0;
   const under = body.depth.mm - over - depth_mm;
   const joint = over + under;
-  const holds = !below(joint, 6) && !above(joint, 13);
+  const { jointLeast, jointMost } = limits;
+  const holds = !below(joint, jointLeast) && !above(joint, jointMost);
   return [
     {
       kind: 'storeyStacks',
@@ -31,10 +32,10 @@ export const nucleus = own(({ design }) => {
       holds,
       places: [body.id],
       figure: joint,
-      limit: fixed(joint > 13 ? 13 : 6, 'Formats'),
+      limit: limitOf(limits, above(joint, jointMost) ? 'jointMost' : 'jointLeast'),
       sentence: holds
         ? `A second storey of the like leaves ${mm(joint)} between the frames.`
-        : `A second storey of the like would leave ${mm(joint)} between the frames; 6 to 13 mm is right.`,
+        : `A second storey of the like would leave ${mm(joint)} between the frames; ${jointLeast} to ${mm(jointMost)} is right.`,
       fix: {
         label: `Make the body ${mm(depth_mm + 12)} deep`,
         apply: () => withPart(design, body.id, { depth: length(depth_mm + 12) }),

@@ -57,12 +57,11 @@ const OPENS: readonly DueKind[] = [
   'crowded',
   'weak',
 ];
-const HELD_D = 7;
-/** Out of season inspections are held back (requirement 62): a week at a time, as long as days stay cold. */
+/** Out of season inspections are held back (requirement 62): `heldBack_d` at a time, as long as days stay cold. */
 function heldBack(work: Expectation, weather: Weather, constants: Constants): Expectation {
   const cold = OPENS.includes(work.kind) ? tooColdToOpen(weather, constants) : undefined;
   if (!cold) return work;
-  const until = plusDays(cold.on, HELD_D);
+  const until = plusDays(cold.on, constants.heldBack_d);
   if (work.from >= until) return work;
   return {
     ...work,

@@ -6,13 +6,9 @@ import { frameAdvice } from '../frameAdvice.ts';
 import { bayOf, colonyAt } from '../framePlace.ts';
 import type { Objection, Situation } from './situation.ts';
 
-const SEEN_LATELY_D = 7;
-/** At most so many frames of a box that is shown are up at once (requirement 67). */
-const UP_AT_ONCE = 2;
-
 /** What speaks against moving frames so (requirements 60, 66, 67, 68). */
 export function frameWarnings(situation: Situation, { moves, purpose }: Payload<'framesMoved'>): Objection[] {
-  const { state, designs, on } = situation;
+  const { state, designs, on, constants } = situation;
   const leaving = moves.flatMap(({ frame, from, to }) => {
     const giver = from && colonyAt(designs, state, from);
     return from && giver && giver.id !== (to ? colonyAt(designs, state, to)?.id : undefined)
@@ -32,10 +28,11 @@ export function frameWarnings(situation: Situation, { moves, purpose }: Payload<
     // What was planned against the rule has its reason already.
     const overruled =
       giver.winter?.reason !== undefined && !giver.winter.room?.keeps.some(({ slot }) => slot === from.slot);
-    const advice = purpose === 'reduce' && known?.audit && !overruled ? frameAdvice(known.audit) : undefined;
+    const advice =
+      purpose === 'reduce' && known?.audit && !overruled ? frameAdvice(known.audit, constants) : undefined;
     return [
       seen &&
-        daysBetween(seen, on) <= SEEN_LATELY_D &&
+        daysBetween(seen, on) <= constants.seenLately_d &&
         `The queen was seen on that frame ${showDay(seen, on)}: she would go along, and one colony would be without her.`,
       confined &&
         !filled &&
@@ -56,7 +53,7 @@ function roleIn({ state, designs }: Situation, box: BoxState, slot: string): Roo
 }
 
 function tooManyUp(
-  { state }: Situation,
+  { state, constants }: Situation,
   leaving: readonly { from: FramePlace }[],
   purpose: Payload<'framesMoved'>['purpose'],
 ): string | undefined {
@@ -66,7 +63,7 @@ function tooManyUp(
   const up = [...state.frames.values()].filter(
     ({ out }) => out?.from.box === box.id && out.purpose === 'show',
   ).length;
-  return up + leaving.length > UP_AT_ONCE
-    ? `${up + leaving.length} frames of ${box.label} would be up at once: at most two, slowly and level, each back to its own number.`
+  return up + leaving.length > constants.liftMost
+    ? `${up + leaving.length} frames of ${box.label} would be up at once: at most ${constants.liftMost}, slowly and level, each back to its own number.`
     : undefined;
 }

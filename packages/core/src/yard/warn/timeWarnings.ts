@@ -6,8 +6,6 @@ import { EMERGES_AFTER_GRAFT_D } from '../tell/observe.ts';
 import type { Act } from './act.ts';
 import type { Objection, Situation } from './situation.ts';
 
-/** From a ripe cell she flies at the earliest, and lays so many days after her last flight (handbook 5, development). */
-const LAYS_AFTER_FLIGHT_D = 2;
 /** A day more than the usual: a cool finisher puts emergence off. */
 const EMERGED_SURELY_D = EMERGES_AFTER_GRAFT_D + 1;
 
@@ -38,7 +36,7 @@ function timeSentence({ state, on, constants }: Situation, act: Act): string | u
     case 'eggsSeen': {
       const attempt = attemptOf(state, act.payload.colony);
       if (!attempt || attempt.layingOn) return undefined;
-      const first = plusDays(cellDay(attempt), constants.flightsFrom_d + LAYS_AFTER_FLIGHT_D);
+      const first = plusDays(cellDay(attempt), constants.flightsFrom_d + constants.laysAfterFlight_d);
       return on < first
         ? `${countOf(daysBetween(attempt.givenOn, on), 'day')} after the ${attempt.what} was given she cannot lay yet: eggs before ${showDay(first, on)} are another queen’s, or workers’.`
         : undefined;
@@ -46,7 +44,7 @@ function timeSentence({ state, on, constants }: Situation, act: Act): string | u
     case 'patternScored': {
       const attempt = attemptOf(state, act.payload.colony);
       if (!attempt) return undefined;
-      const flies = plusDays(cellDay(attempt), constants.flightsFrom_d + LAYS_AFTER_FLIGHT_D);
+      const flies = plusDays(cellDay(attempt), constants.flightsFrom_d + constants.laysAfterFlight_d);
       const sealed = plusDays(attempt.layingOn ?? flies, constants.workerSealed_d);
       return on < sealed
         ? `No brood of hers can be sealed before ${showDay(sealed, on)}: what is sealed now was given, or is another’s.`
