@@ -1,5 +1,12 @@
 import type { NewDesign } from '@yellow-cell/contract';
-import { beesInSeason, boxPhysics, type Doing, meanOn, usualConditions } from '@yellow-cell/core';
+import {
+  beesInSeason,
+  boxPhysics,
+  type Doing,
+  defaultConstants,
+  meanOn,
+  usualConditions,
+} from '@yellow-cell/core';
 
 const MONTHS = ['Jan', 'Apr', 'Jul', 'Oct'] as const;
 const MONTH_DAYS = ['01-15', '04-15', '07-15', '10-15'] as const;
@@ -26,9 +33,9 @@ export function seasonsTable(designs: readonly NewDesign[]): string {
       ...PLACES.flatMap(([, latitude_deg]) =>
         MONTH_DAYS.map((day) => {
           const outside_C = meanOn(undefined, `2026-${day}`, latitude_deg);
-          const season = beesInSeason(outside_C);
+          const season = beesInSeason(outside_C, defaultConstants);
           const { compartments } = boxPhysics(content, {
-            ...usualConditions({ outside_C, ...season }),
+            ...usualConditions({ outside_C, ...season }, defaultConstants),
             clearNight: !season.brood,
           });
           const [room] = compartments.toSorted((a, b) => b.bees_kg - a.bees_kg);

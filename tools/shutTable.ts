@@ -1,5 +1,11 @@
 import type { NewDesign } from '@yellow-cell/contract';
-import { boxPhysics, type CompartmentPhysics, heatOf, usualConditions } from '@yellow-cell/core';
+import {
+  boxPhysics,
+  type CompartmentPhysics,
+  defaultConstants,
+  heatOf,
+  usualConditions,
+} from '@yellow-cell/core';
 
 /** Boxes of the demo that are worked through, shut. */
 const BOXES = [
@@ -14,7 +20,10 @@ const OUTSIDE_C = 22;
 
 /** Rooms of the demo's boxes with alarmed bees and brood, flight entrances closed, for docs/models.md: each pair of rooms that are alike once. */
 export function shutTable(designs: readonly NewDesign[]): string {
-  const conditions = usualConditions({ outside_C: OUTSIDE_C, bees: 'alarmed', brood: true });
+  const conditions = usualConditions(
+    { outside_C: OUTSIDE_C, bees: 'alarmed', brood: true },
+    defaultConstants,
+  );
   const rows = BOXES.flatMap((box) => {
     const content = designs.find(({ name }) => name === box)?.version.content;
     if (!content) throw new Error(`The demo has no ${box}.`);
@@ -39,7 +48,7 @@ function figuresOf({ bees_kg, ua_WK, shut }: CompartmentPhysics): string[] {
   const stale = shut.breath.minutesTo.map(({ minutes }) => minutesOf(minutes)).join(', ');
   return [
     bees_kg.toFixed(2),
-    (bees_kg * heatOf('alarmed')).toFixed(0),
+    (bees_kg * heatOf('alarmed', defaultConstants)).toFixed(0),
     ua_WK.toFixed(2),
     fans ?? '',
     danger ?? '',

@@ -219,6 +219,9 @@ export function weightOf(
   seams: readonly (number | undefined)[],
 ): number {
   const pitch_mm = deriveBox(content).compartments[0]?.frames[0]?.format.pitch_mm ?? 0;
-  const bees_kg = seams.reduce<number>((sum, each) => sum + beesOfSeams(each ?? 0, pitch_mm), 0);
+  const bees_kg = seams.reduce<number>(
+    (sum, each) => sum + beesOfSeams(each ?? 0, pitch_mm, defaultConstants.litresPerKg),
+    0,
+  );
   return parts({ design: content }).weights.empty_kg + hung * defaultConstants.frame_kg + bees_kg;
 }

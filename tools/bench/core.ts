@@ -3,6 +3,7 @@ import {
   boxPhysics,
   checkDesign,
   dayInBox,
+  defaultConstants,
   deriveBox,
   familyDesign,
   fit,
@@ -155,7 +156,7 @@ function checkFigure(): Figure {
   };
 }
 
-const JANUARY = usualConditions({ outside_C: -1, bees: 'calm', brood: false });
+const JANUARY = usualConditions({ outside_C: -1, bees: 'calm', brood: false }, defaultConstants);
 
 /** All that a page says of a design: air, warmth, water, shut, breath, and a day of June in the sun, within a frame. */
 function physicsFigure(): Figure {
@@ -172,7 +173,7 @@ function physicsFigure(): Figure {
   };
 }
 const FRAME_MS = 16;
-const JUNE = usualConditions({ outside_C: 20, bees: 'resting', brood: true });
+const JUNE = usualConditions({ outside_C: 20, bees: 'resting', brood: true }, defaultConstants);
 const DAY = {
   date: '2026-06-21',
   latitude_deg: 48,
@@ -227,7 +228,7 @@ function shutFigure(): Figure {
 
 function winterFigure(): Figure {
   const plan = { bees_kg: 1.5, ua_WK: 1.2, stores_kg: 12, months: winterMonths(undefined, 48) };
-  const ours = 1_000 / perSecond(() => forecastWinter(plan), 1_000, 1);
+  const ours = 1_000 / perSecond(() => forecastWinter(plan, defaultConstants), 1_000, 1);
   return {
     what: 'a winter, 500 runs',
     ours,

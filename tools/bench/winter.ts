@@ -89,18 +89,21 @@ export async function winterFigures(): Promise<Figure[]> {
       'a small colony followed day by day: 10,000 runs of 200 days',
       await medianMs(3, () => {
         for (let run = 0; run < 10_000; run++)
-          population({
-            from: '2027-04-01',
-            days: 200,
-            format: 'langstroth-deep',
-            frames: 10,
-            bees_kg: 0.5 + run / 20_000,
-            sealedCells: 3_000,
-            openCells: 1_500,
-            stores_kg: 6,
-            laysFrom: '2027-04-01',
-            forage_gFlier: 0.1,
-          });
+          population(
+            {
+              from: '2027-04-01',
+              days: 200,
+              format: 'langstroth-deep',
+              frames: 10,
+              bees_kg: 0.5 + run / 20_000,
+              sealedCells: 3_000,
+              openCells: 1_500,
+              stores_kg: 6,
+              laysFrom: '2027-04-01',
+              forage_gFlier: 0.1,
+            },
+            defaultConstants,
+          );
       }),
       2_000,
       'within 2 s',

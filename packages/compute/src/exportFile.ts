@@ -3,8 +3,8 @@ import type { DesignFile, ExportAnswer, ExportQuestion, Problem } from '@yellow-
 import {
   bedProblem,
   buildSteps,
+  constantsWith,
   costOf,
-  defaultConstants,
   fileName,
   METRIC,
   nest,
@@ -52,7 +52,7 @@ export async function exportFile(question: ExportQuestion): Promise<ExportAnswer
     );
     return answer(zipSync(Object.fromEntries(files)), 'stl.zip');
   }
-  const built = parts({ design: question.design, joint: question.joint ?? 'butt' });
+  const built = parts(question);
   if (format === 'dxf') return answer(partsDxf(built.parts));
   if (format === 'svg') return answer(partsSvg(built.parts));
   return answer(cutListCsv(built.parts, built.fittings, question.boxes ?? 1, question.measures ?? METRIC));
@@ -67,7 +67,8 @@ const fileOf = ({ name = 'Box', design }: ExportQuestion): DesignFile => ({
 async function pdfOf(question: ExportQuestion): Promise<Uint8Array> {
   const { design, joint = 'butt', boxes = 1, paper = 'A4', kerf_mm, workshop = usualWorkshop } = question;
   const { buildSheetPdf } = await import('@yellow-cell/files/pdf');
-  const built = parts({ design, joint });
+  const constants = constantsWith(question.constants);
+  const built = parts({ design, joint }, constants);
   const name = question.name ?? 'Box';
   const groups = sheetGroups(
     [{ design: name, boxes, parts: built.parts }],
@@ -82,7 +83,7 @@ async function pdfOf(question: ExportQuestion): Promise<Uint8Array> {
     paper,
     measures: question.measures ?? METRIC,
     answer: built,
-    steps: buildSteps(design, joint, defaultConstants),
+    steps: buildSteps(design, joint, constants),
     sheets: groups.map((group) => {
       const nested = group.question && nest(group.question);
       return { group, nested, cost: nested ? costOf(group, nested) : null };
@@ -91,11 +92,13 @@ async function pdfOf(question: ExportQuestion): Promise<Uint8Array> {
 }
 
 /** What cannot be built cannot be exported; meshes only of what is printed. */
-export function exportProblems(question: Pick<ExportQuestion, 'design' | 'format' | 'workshop'>): Problem[] {
+export function exportProblems(
+  question: Pick<ExportQuestion, 'design' | 'format' | 'workshop' | 'constants'>,
+): Problem[] {
   const { design, format } = question;
   const problems = partsProblems({ design });
   if (problems.length > 0 || (format !== 'stl' && format !== '3mf')) return problems;
   const printer = printerFor(design, question.workshop?.printer ?? null);
-  const sentence = bedProblem(printPlan(design, printer, defaultConstants));
+  const sentence = bedProblem(printPlan(design, printer, constantsWith(question.constants)));
   return sentence ? [{ path: 'design.bed', sentence }] : [];
 }

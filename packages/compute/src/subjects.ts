@@ -216,7 +216,7 @@ export const subjects = {
   parts: {
     question: PartsQuestion,
     answer: PartsAnswer,
-    checks: [reading(['design'], partsProblems)],
+    checks: [reading(['design'], partsProblems), constantsKnown],
     compute: (asked: PartsQuestion) => parts(asked),
     heavy: true,
   },
@@ -230,7 +230,7 @@ export const subjects = {
   export: {
     question: ExportQuestion,
     answer: ExportAnswer,
-    checks: [reading(['design', 'format', 'workshop'], exportProblems)],
+    checks: [reading(['design', 'format', 'workshop', 'constants'], exportProblems), constantsKnown],
     compute: exportFile,
     heavy: true,
   },
@@ -250,7 +250,7 @@ export const subjects = {
   reduce: {
     question: ReduceQuestion,
     answer: ReduceAnswer,
-    checks: [reading(['format', 'slots'], reduceProblems)],
+    checks: [reading(['format', 'slots'], reduceProblems), constantsKnown],
     compute: (asked: ReduceQuestion) => reduce(asked),
   },
   population: {
@@ -258,14 +258,10 @@ export const subjects = {
     answer: PopulationAnswer,
     checks: [
       reading(
-        ['from', 'days', 'format', 'frames', 'sealedCells', 'openCells', 'stores_kg', 'feed'],
-        (
-          asked: Pick<
-            PopulationQuestion,
-            'from' | 'days' | 'format' | 'frames' | 'sealedCells' | 'openCells' | 'stores_kg' | 'feed'
-          >,
-        ) => populationProblems(asked),
+        ['from', 'days', 'format', 'frames', 'sealedCells', 'openCells', 'stores_kg', 'feed', 'constants'],
+        (asked: Parameters<typeof populationProblems>[0]) => populationProblems(asked),
       ),
+      constantsKnown,
     ],
     compute: (asked: PopulationQuestion) => population(asked),
   },

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { DesignContent } from './design.ts';
 import { Material } from './layer.ts';
-import { text } from './primitives.ts';
+import { OwnFigures, text } from './primitives.ts';
 
 /** From a design to parts, sheets and files. Lengths in mm; a part's x runs along its length, y along its width. */
 
@@ -79,7 +79,11 @@ export const boxCount = z
   .int('Boxes are counted in whole numbers.')
   .min(1, 'At least 1 box is built.')
   .max(500, 'At most 500 boxes can be asked about.');
-export const PartsQuestion = z.strictObject({ design: DesignContent, joint: Joint.optional() });
+export const PartsQuestion = z.strictObject({
+  design: DesignContent,
+  joint: Joint.optional(),
+  constants: OwnFigures.optional(),
+});
 export type PartsQuestion = z.infer<typeof PartsQuestion>;
 export const PartsAnswer = z.strictObject({
   parts: z.array(BuildPart),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { boxCount, Joint, NestQuestion } from './build.ts';
 import { DesignContent } from './design.ts';
 import { Measures } from './measures.ts';
-import { text } from './primitives.ts';
+import { OwnFigures, text } from './primitives.ts';
 import { Workshop } from './workshop.ts';
 
 /** A design as a file: which, and of how many boxes. */
@@ -20,6 +20,7 @@ export const ExportQuestion = z.strictObject({
   measures: Measures.optional(),
   /** Stock to cut from; without it the usual one. */
   workshop: Workshop.optional(),
+  constants: OwnFigures.optional(),
 });
 export type ExportQuestion = z.infer<typeof ExportQuestion>;
 export const ExportAnswer = z.strictObject({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { spaceName, text } from './primitives.ts';
+import { OwnFigures, spaceName } from './primitives.ts';
 
 /** Questions to the physics of a box and their answers (air, warmth, winter, moisture). Field names carry their unit. */
 
@@ -19,9 +19,6 @@ const aboveZero = (what: string, most: number, unit: string) =>
     .gt(0, `${what} must be above 0 ${unit}.`)
     .max(most, `${what} of more than ${most} ${unit} is no hive's.`);
 
-/** Figures of the registry other than their defaults, by name. */
-const constants = z.record(text(40), z.number()).optional();
-
 export const AirQuestion = z.strictObject({
   outside_C: temperature('Outside'),
   ua_WK: notNegative('The heat that the box lets through', 1_000, 'W/K'),
@@ -40,7 +37,7 @@ export const AirQuestion = z.strictObject({
   limits_C: z.array(temperature('A limit')).max(100, 'At most 100 limits can be asked about.'),
   start_C: temperature('The start').optional(),
   sun_W: notNegative('The sun', 10_000, 'W').optional(),
-  constants,
+  constants: OwnFigures.optional(),
 });
 export type AirQuestion = z.infer<typeof AirQuestion>;
 export const AirAnswer = z.strictObject({
@@ -91,7 +88,7 @@ export const WarmthQuestion = z.strictObject({
     )
     .max(5_000, 'At most 5,000 faces can be asked about.'),
   flows,
-  constants,
+  constants: OwnFigures.optional(),
 });
 export type WarmthQuestion = z.infer<typeof WarmthQuestion>;
 export const WarmthAnswer = z.strictObject({
@@ -135,7 +132,7 @@ export const ShutQuestion = z.strictObject({
     )
     .max(2_000, 'At most 2,000 faces can be asked about.'),
   flows,
-  constants,
+  constants: OwnFigures.optional(),
 });
 export type ShutQuestion = z.infer<typeof ShutQuestion>;
 export const ShutAnswer = z.strictObject({
@@ -181,7 +178,7 @@ export const WinterQuestion = z.strictObject({
   days: notNegative('The time', 10_000, 'days'),
   brood: z.boolean(),
   litresPerKg: aboveZero('The room of a kilogram of bees', 100, 'L').optional(),
-  constants,
+  constants: OwnFigures.optional(),
 });
 export type WinterQuestion = z.infer<typeof WinterQuestion>;
 export const WinterAnswer = z.strictObject({
@@ -207,7 +204,7 @@ export const MoistureQuestion = z.strictObject({
     .max(500, 'At most 500 surfaces can be asked about.'),
   /** Below 0 °C, dew point and saturation over ice; the outside's humidity stays over water. */
   ice: z.boolean().optional(),
-  constants,
+  constants: OwnFigures.optional(),
 });
 export type MoistureQuestion = z.infer<typeof MoistureQuestion>;
 export const MoistureAnswer = z.strictObject({

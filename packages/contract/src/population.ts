@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CalendarDate, PartId } from './primitives.ts';
+import { CalendarDate, OwnFigures, PartId } from './primitives.ts';
 
 const cells = (what: string) =>
   z
@@ -49,6 +49,7 @@ export const PopulationQuestion = z.strictObject({
     .min(0, 'Forage cannot be below 0 g.')
     .max(1, 'No flier brings more than 1 g a day.')
     .optional(),
+  constants: OwnFigures.optional(),
 });
 export type PopulationQuestion = z.infer<typeof PopulationQuestion>;
 export const PopulationDay = z.strictObject({

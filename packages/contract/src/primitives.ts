@@ -17,6 +17,9 @@ const HALF_CHARACTER = /\p{Surrogate}/u;
 export const name = (max: number) =>
   text(max).refine((typed) => typed.trim() !== '', 'A name is needed here.');
 
+/** Figures of the registry other than their defaults, by name. */
+export const OwnFigures = z.record(text(40), z.number());
+
 /** Of a space in a question to the computation. */
 export const spaceName = text(80).min(1, 'A space needs a name.');
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PartId } from './primitives.ts';
+import { OwnFigures, PartId } from './primitives.ts';
 
 const share = z.number().min(0, 'A share cannot be below 0.').max(1, 'A share cannot be above 1.');
 
@@ -30,6 +30,7 @@ export const ReduceQuestion = z.strictObject({
     .max(100, 'No colony needs more than 100 kg.'),
   school: z.enum(['sun', 'both', 'behind']),
   sunSide: z.enum(['left', 'right']),
+  constants: OwnFigures.optional(),
 });
 export type ReduceQuestion = z.infer<typeof ReduceQuestion>;
 export const ReduceAnswer = z.strictObject({

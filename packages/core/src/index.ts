@@ -355,6 +355,7 @@ export {
 export { motherDoubt } from './yard/motherDoubt.ts';
 export { standingAmong } from './yard/order.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
+export { restsUntil } from './yard/restsUntil.ts';
 export { proposedRole, roleOf } from './yard/roles/roleOf.ts';
 export { metIn, raisesIn, roleName, roles, roleTable } from './yard/roles/roles.ts';
 export { type InBox, roomName } from './yard/roomName.ts';

@@ -2,6 +2,7 @@ import type { DesignContent, Units } from '@yellow-cell/contract';
 import {
   type BoxModel,
   countOf,
+  defaultConstants,
   resistanceOf,
   roofLayers,
   sheetWords,
@@ -184,7 +185,7 @@ export function RoofFields({ desk }: { desk: DraftDesk }) {
         onChange={(thickness) => set({ thickness }, 'roof-thick')}
       />
       <ClaimField
-        computed={resistanceOf(roofLayers(desk.draft.content))}
+        computed={resistanceOf(roofLayers(desk.draft.content, defaultConstants))}
         claimed={roof.claimedR}
         onChange={(claimedR) =>
           desk.edit((now) => {

@@ -36,7 +36,8 @@ export function BuildScreen() {
   const { data: saved } = useSuspenseQuery(designQuery(id));
   const { settings } = useSuspenseQuery(sessionQuery).data;
   const { data: yards } = useSuspenseQuery(yardsQuery);
-  const constants = useMemo(() => constantsWith(settings.constants[yards[0]?.id ?? '']), [settings, yards]);
+  const own = settings.constants[yards[0]?.id ?? ''];
+  const constants = useMemo(() => constantsWith(own), [own]);
   const workshop = settings.workshop ?? usualWorkshop;
   const version =
     saved.versions.find(({ number }) => number === Number(params.get('version'))) ?? saved.versions.at(-1);
@@ -133,7 +134,14 @@ export function BuildScreen() {
         <WeightView design={design} answer={answer} workshop={workshop} constants={constants} />
       )}
       {view === 'files' && (
-        <FilesView design={design} name={saved.name} joint={joint} boxes={boxes} workshop={workshop} />
+        <FilesView
+          design={design}
+          name={saved.name}
+          joint={joint}
+          boxes={boxes}
+          workshop={workshop}
+          constants={own}
+        />
       )}
       {view === 'space' && (
         <Suspense fallback={<p className="text-soft">Loading the view in space…</p>}>

@@ -1,5 +1,5 @@
 import type { NestAnswer, Workshop } from '@yellow-cell/contract';
-import { type SheetGroup, stockAfter } from '@yellow-cell/core';
+import { type Constants, type SheetGroup, stockAfter } from '@yellow-cell/core';
 import { useState } from 'react';
 import { ApiError } from '../app/api.ts';
 import { newId } from '../app/ids.ts';
@@ -11,12 +11,12 @@ interface CutNowProps {
   found: ReadonlyMap<string, NestAnswer>;
   workshop: Workshop;
   /** Offcuts this long on their shorter side are kept. */
-  keep_mm: number;
+  constants: Constants;
   ready: boolean;
 }
 
 /** Once it is sawn: pieces at hand leave the stock, and offcuts worth keeping enter it. */
-export function CutNow({ groups, found, workshop, keep_mm, ready }: CutNowProps) {
+export function CutNow({ groups, found, workshop, constants, ready }: CutNowProps) {
   const [problem, setProblem] = useState('');
   const toast = useToast();
   const put = (stock: Workshop['stock']) => saveSettings(() => ({ workshop: { ...workshop, stock } }));
@@ -25,7 +25,7 @@ export function CutNow({ groups, found, workshop, keep_mm, ready }: CutNowProps)
       const answer = found.get(group.key);
       return answer ? [{ group, answer }] : [];
     });
-    const after = stockAfter(workshop.stock, sawn, keep_mm, newId);
+    const after = stockAfter(workshop.stock, sawn, constants, newId);
     try {
       setProblem('');
       await put(after);

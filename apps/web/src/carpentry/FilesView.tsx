@@ -19,6 +19,8 @@ interface FilesViewProps {
   joint: Joint;
   boxes: number;
   workshop: Workshop;
+  /** Figures of the yard’s own, as the other views reckon with. */
+  constants: Readonly<Record<string, number>> | undefined;
 }
 
 const FILES: readonly (readonly [ExportFormat, string, string])[] = [
@@ -36,7 +38,7 @@ const FILES: readonly (readonly [ExportFormat, string, string])[] = [
 ];
 
 /** Everything that leaves the bench for the shed, each in an open format. */
-export function FilesView({ design, name, joint, boxes, workshop }: FilesViewProps) {
+export function FilesView({ design, name, joint, boxes, workshop, constants }: FilesViewProps) {
   const measures = useMeasures();
   const [paper, setPaper] = useState<'A4' | 'Letter'>('A4');
   const [busy, setBusy] = useState<ExportFormat>();
@@ -46,7 +48,17 @@ export function FilesView({ design, name, joint, boxes, workshop }: FilesViewPro
     setBusy(format);
     making.current = new AbortController();
     setProblem('');
-    const question: ExportQuestion = { design, name, format, joint, boxes, paper, workshop, measures };
+    const question: ExportQuestion = {
+      design,
+      name,
+      format,
+      joint,
+      boxes,
+      paper,
+      workshop,
+      measures,
+      constants,
+    };
     try {
       const answer = await sendJson<ExportAnswer>('POST', '/compute/export', question, making.current.signal);
       saveFile(answer);

@@ -83,13 +83,7 @@ export function SheetsView({ own, joint, workshop, constants }: SheetsViewProps)
           {known.length < groups.length ? ', without those whose price is not known' : ''}.
         </p>
       )}
-      <CutNow
-        groups={groups}
-        found={found}
-        workshop={workshop}
-        keep_mm={constants.keepOffcut_mm}
-        ready={working === 0}
-      />
+      <CutNow groups={groups} found={found} workshop={workshop} constants={constants} ready={working === 0} />
       {groups.map((group) => (
         <Group
           key={group.key}
@@ -98,7 +92,7 @@ export function SheetsView({ own, joint, workshop, constants }: SheetsViewProps)
           boxes={own.boxes}
           alone={wanted.length === 1}
           currency={workshop.currency}
-          keep_mm={constants.keepOffcut_mm}
+          constants={constants}
         />
       ))}
     </div>
@@ -176,13 +170,13 @@ interface GroupProps {
   boxes: number;
   alone: boolean;
   currency: string;
-  keep_mm: number;
+  constants: Constants;
 }
 
-function Group({ group, answer, boxes, alone, currency, keep_mm }: GroupProps) {
+function Group({ group, answer, boxes, alone, currency, constants }: GroupProps) {
   const units = useUnits();
   const [perSheet, setPerSheet] = useState<number>();
-  const kept = answer ? worthKeeping(answer, keep_mm) : [];
+  const kept = answer ? worthKeeping(answer, constants) : [];
   const cost = answer ? costOf(group, answer) : null;
   return (
     <section className="mt-4 border-t border-hairline pt-3">

@@ -6,7 +6,7 @@ import {
   feedWords,
   listOf,
   motherDoubt,
-  plusDays,
+  restsUntil,
   roleName,
   showDay,
   sideBearing,
@@ -50,6 +50,7 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
   const { choose } = useChoice();
   const [correcting, setCorrecting] = useState(false);
   const round = attempt?.round === undefined ? undefined : view.state.rounds.get(attempt.round);
+  const rested = colony && restsUntil(colony, view.constants);
   const doubt = attempt && motherDoubt(attempt, round, view.constants);
   const title = `${box.label} ${compartment.name}`;
   const entrances = model.compartments[compartment.position]?.entrances ?? [];
@@ -161,10 +162,9 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
           </Fact>
         ))}
         {colony?.outing && <Fact name="Out at">{colony.outing.place}</Fact>}
-        {colony?.gaveOn && (
+        {colony?.gaveOn && rested && (
           <Fact name="Gave frames">
-            {say(showDay(colony.gaveOn, on))}, again from{' '}
-            {say(showDay(plusDays(colony.gaveOn, view.constants.rest_d), on))}
+            {say(showDay(colony.gaveOn, on))}, again from {say(showDay(rested, on))}
           </Fact>
         )}
         {colony && <Fact name="Stocked">{say(showDay(colony.stockedOn, on))}</Fact>}

@@ -1,4 +1,4 @@
-import { countOf, plusDays, showDay } from '@yellow-cell/core';
+import { countOf, restsUntil, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { useSay } from '../app/units.ts';
@@ -37,6 +37,7 @@ export function StockForm({ view, boxView, compartment, send, onCancel }: FormPr
   );
   const [from, setFrom] = useState('');
   const giver = givers.find(({ colony }) => colony === from);
+  const rested = giver && restsUntil({ ...(giver.gaveOn ? { gaveOn: giver.gaveOn } : {}) }, view.constants);
   const number = (name: CountName) => Number(counts[name]);
   const problemOf = (name: CountName) =>
     /^\d{1,2}$/.test(counts[name].trim()) && number(name) <= (name === 'shakes' ? 40 : 20)
@@ -85,8 +86,8 @@ export function StockForm({ view, boxView, compartment, send, onCancel }: FormPr
         label="Bees and brood from"
         value={from}
         hint={
-          giver?.gaveOn && plusDays(giver.gaveOn, view.constants.rest_d) > view.on
-            ? `It gave ${say(showDay(giver.gaveOn, view.on))}, and rests until ${say(showDay(plusDays(giver.gaveOn, view.constants.rest_d), view.on))}.`
+          giver?.gaveOn && rested && rested > view.on
+            ? `It gave ${say(showDay(giver.gaveOn, view.on))}, and rests until ${say(showDay(rested, view.on))}.`
             : undefined
         }
         onChange={({ target }) => setFrom(target.value)}

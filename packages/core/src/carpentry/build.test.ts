@@ -88,13 +88,13 @@ describe('a cut list', () => {
       .filter((sheet) => sheet.offcut === 'Piece').length;
     expect(used).toBeGreaterThan(0);
     let next = 0;
-    const after = stockAfter(all, sawn, 150, () => `new-${next++}`);
+    const after = stockAfter(all, sawn, defaultConstants, () => `new-${next++}`);
     expect(after.find(({ id }) => id === 'piece')?.atHand ?? 0).toBe(2 - used);
-    const kept = sawn.flatMap(({ answer }) => worthKeeping(answer, 150));
+    const kept = sawn.flatMap(({ answer }) => worthKeeping(answer, defaultConstants));
     expect(after.filter(({ id }) => id.startsWith('new-'))).toHaveLength(kept.length);
     expect(after.filter(({ atHand }) => atHand === null)).toHaveLength(stock.length);
     const empty: NestAnswer = { sheets: [], yield: 0, bound: 0 };
-    expect(worthKeeping(empty, 150)).toEqual([]);
+    expect(worthKeeping(empty, defaultConstants)).toEqual([]);
   });
 });
 

@@ -1,6 +1,6 @@
 import type { BuildPart, PartMaterial, PartsAnswer, PartsQuestion, Problem } from '@yellow-cell/contract';
 import { designProblems } from '../box/designProblems.ts';
-import { type Constants, defaultConstants } from '../constants/registry.ts';
+import { type Constants, constantsWith } from '../constants/registry.ts';
 import { refuse } from '../problems.ts';
 import { closuresOf } from './closures.ts';
 import { fittingsOf } from './fittings.ts';
@@ -10,7 +10,8 @@ import { piecesOf } from './pieces.ts';
 import { weightsOf } from './weights.ts';
 
 /** All that a box is built from (handbook 4): parts with their machining, fittings, whether they close, and what it weighs. Throws `ProblemsError`. */
-export function parts({ design, joint = 'butt' }: PartsQuestion, constants = defaultConstants): PartsAnswer {
+export function parts(question: PartsQuestion, constants = constantsWith(question.constants)): PartsAnswer {
+  const { design, joint = 'butt' } = question;
   refuse(partsProblems({ design }));
   const pieces = piecesOf(design, joint, constants.pieceOver_mm);
   const found = gathered(pieces, constants);

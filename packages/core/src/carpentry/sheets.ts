@@ -6,6 +6,7 @@ import type {
   PartMaterial,
   StockSheet,
 } from '@yellow-cell/contract';
+import type { Constants } from '../constants/registry.ts';
 import { fitsIn } from '../nest/block.ts';
 
 /** Boxes of one design that are to be built. */
@@ -142,11 +143,11 @@ export function costOf({ sheet }: SheetGroup, answer: NestAnswer): number | null
 /** Offcuts that are worth keeping: at least so long and so wide. */
 export const worthKeeping = (
   answer: NestAnswer,
-  least_mm: number,
+  { keepOffcut_mm }: Pick<Constants, 'keepOffcut_mm'>,
 ): { width_mm: number; height_mm: number }[] =>
   answer.sheets
     .flatMap(({ offcuts }) => offcuts)
-    .filter(({ width_mm, height_mm }) => Math.min(width_mm, height_mm) >= least_mm);
+    .filter(({ width_mm, height_mm }) => Math.min(width_mm, height_mm) >= keepOffcut_mm);
 
 /** How many boxes one sheet gives of each of a design's groups: as many as a sheet still takes whole. */
 export function boxesPerSheet(

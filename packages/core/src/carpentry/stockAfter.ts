@@ -1,11 +1,12 @@
 import type { NestAnswer, StockSheet } from '@yellow-cell/contract';
+import type { Constants } from '../constants/registry.ts';
 import { type SheetGroup, worthKeeping } from './sheets.ts';
 
 /** The stock once a cut list is sawn: pieces at hand are used up, and offcuts worth keeping lie ready. `idFor` names new ones. */
 export function stockAfter(
   stock: readonly StockSheet[],
   sawn: readonly { group: SheetGroup; answer: NestAnswer }[],
-  keep_mm: number,
+  constants: Pick<Constants, 'keepOffcut_mm'>,
   idFor: () => string,
 ): StockSheet[] {
   let left = [...stock];
@@ -23,7 +24,7 @@ export function stockAfter(
       );
       left = left.map((each) => (each === used ? { ...each, atHand: (each.atHand ?? 0) - 1 } : each));
     }
-    for (const { width_mm, height_mm } of worthKeeping(answer, keep_mm)) {
+    for (const { width_mm, height_mm } of worthKeeping(answer, constants)) {
       const [along, across] = [Math.floor(width_mm), Math.floor(height_mm)];
       kept.push({
         id: idFor(),

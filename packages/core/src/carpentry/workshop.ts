@@ -1,6 +1,7 @@
 import type { PartMaterial, StockSheet, Workshop } from '@yellow-cell/contract';
-import { defaultConstants } from '../constants/registry.ts';
 
+/** What a saw cut takes, until a breeder says otherwise (handbook 4). */
+const KERF_MM = 3;
 /** Stock as it is usually sold (handbook 4); prices are the breeder's own. */
 const usual: readonly (readonly [string, PartMaterial, number, number, number])[] = [
   ['Board 235 × 2400', 'pine', 19, 2_400, 235],
@@ -17,7 +18,7 @@ const usual: readonly (readonly [string, PartMaterial, number, number, number])[
 
 export const usualWorkshop: Workshop = {
   currency: '€',
-  kerf_mm: defaultConstants.kerf_mm,
+  kerf_mm: KERF_MM,
   stock: usual.map(
     ([name, material, thickness_mm, width_mm, height_mm], index): StockSheet => ({
       // Fixed ids: the usual stock is the same everywhere until it is changed.

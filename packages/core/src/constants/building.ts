@@ -8,7 +8,6 @@ const sheet = (value: number, of: string) =>
   constant(value, 'kg/m²', 'Our estimate', [0.01, 20], `Weight of ${of}`);
 
 export const buildingConstants = {
-  kerf_mm: constant(3, 'mm', building4, [0, 10], 'What a saw cut takes'),
   keepOffcut_mm: constant(150, 'mm', building4, [20, 1_000], 'Least side of an offcut worth keeping'),
   liftAlone_kg: constant(20, 'kg', building4, [5, 40], 'Over this a box is lifted by two'),
   honey_gcm2: constant(1.65, 'g/cm²', building4, [1, 2.5], 'Honey on a full comb side'),

@@ -7,8 +7,8 @@ export const growingConstants = {
   diesHive: constant(0.004, 'share/day', estimate, [0, 0.1], 'Of young bees so many die on a day'),
   diesField: constant(0.04, 'share/day', estimate, [0, 0.3], 'Of bees that fly'),
   diesOld: constant(0.15, 'share/day', estimate, [0.01, 1], 'Of old ones'),
-  flies_d: constant(21, 'days', 'Building a colony', [10, 34], 'A bee flies from this age'),
-  old_d: constant(35, 'days', 'Building a colony', [22, 59], 'and is old from this one, in season'),
+  flies_d: constant(21, 'days', 'Development', [10, 34], 'A bee flies from this age'),
+  old_d: constant(35, 'days', 'Development', [22, 59], 'and is old from this one, in season'),
   beesUse_kgDay: constant(
     0.1,
     'kg a day',
@@ -17,7 +17,7 @@ export const growingConstants = {
     'Stores that a kilogram of bees uses for itself, the brood that it rears apart',
   ),
   broodUse_g: constant(0.15, 'g', estimate, [0.05, 0.5], 'Stores that rear a cell of brood'),
-  eggsMost: constant(1_500, 'eggs a day', 'Building a colony', [100, 3_000], 'What a queen lays at most'),
+  eggsMost: constant(1_500, 'eggs a day', 'Development', [100, 3_000], 'What a queen lays at most'),
   broodToBee: constant(
     1.4,
     'cells to a bee',

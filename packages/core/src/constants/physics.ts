@@ -294,12 +294,12 @@ export const winterConstants = {
     [0.1, 1.4],
     'Cells of brood to a bee at the end of winter, all ages together',
   ),
-  winterCarry: constant(
-    4 / 3,
-    'times',
-    'Before winter',
-    [1, 2],
-    'What a box is to carry of what winter takes: a margin for a long one',
+  winterTakes: constant(
+    0.75,
+    'share',
+    'Reducing: when and who',
+    [0.5, 1],
+    'Winter takes so much of what a box is to carry; the rest is a margin for a long one',
   ),
   strongerBy: constant(
     2,

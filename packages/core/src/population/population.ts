@@ -7,7 +7,7 @@ import type {
 } from '@yellow-cell/contract';
 import { CELLS_PER_CM2, combSide } from '../box/measures.ts';
 import { type Day, daysBetween, plusDays } from '../calendar/days.ts';
-import { type Constants, defaultConstants } from '../constants/registry.ts';
+import { type Constants, constantsWith } from '../constants/registry.ts';
 import { STORES_OF } from '../feed/feeds.ts';
 import { standardFormats } from '../formats/formats.ts';
 import { above } from '../numbers.ts';
@@ -26,7 +26,7 @@ const OLDEST_D = 60;
  */
 export function population(
   question: PopulationQuestion,
-  constants: Constants = defaultConstants,
+  constants = constantsWith(question.constants),
 ): PopulationAnswer {
   refuse(populationProblems(question, constants));
   const format = formatOf(question.format);
@@ -39,7 +39,7 @@ export interface Following extends Omit<PopulationQuestion, 'format'> {
 }
 
 /** The same for combs of any format; what they cannot hold is not refused. */
-export function followed(question: Following, constants: Constants = defaultConstants): PopulationDay[] {
+export function followed(question: Following, constants: Constants): PopulationDay[] {
   const { from, days, feed = [] } = question;
   const colony = begin(question, constants);
   const dates = datesFrom(from, days);
@@ -220,18 +220,10 @@ const cellsOfStores = ({ honey_gcm2 }: Constants): number => (1_000 / honey_gcm2
 
 /** A format that is known, cells that the combs have, and feeds within the days that are asked about. */
 export function populationProblems(
-  {
-    format,
-    frames,
-    sealedCells,
-    openCells,
-    stores_kg,
-    from,
-    days,
-    feed = [],
-  }: Omit<PopulationQuestion, 'bees_kg' | 'laysFrom'>,
-  constants: Constants = defaultConstants,
+  question: Omit<PopulationQuestion, 'bees_kg' | 'laysFrom' | 'forage_gFlier'>,
+  constants = constantsWith(question.constants),
 ): Problem[] {
+  const { format, frames, sealedCells, openCells, stores_kg, from, days, feed = [] } = question;
   const known = formatOf(format);
   if (!known) return [{ path: 'format', value: format, sentence: `There is no standard format ${format}.` }];
   const capacity = cellsOf({ format: known, frames });

@@ -38,18 +38,21 @@ describe('what is reckoned beside a count', () => {
 
 describe('feed', () => {
   const ask = (on: string) =>
-    population({
-      from: '2026-05-17',
-      days: 3,
-      format: 'langstroth-deep',
-      frames: 3,
-      bees_kg: 0.5,
-      sealedCells: 0,
-      openCells: 0,
-      stores_kg: 1,
-      laysFrom: null,
-      feed: [{ on, kg: 1 }],
-    }).days.map(({ stores_kg }) => stores_kg);
+    population(
+      {
+        from: '2026-05-17',
+        days: 3,
+        format: 'langstroth-deep',
+        frames: 3,
+        bees_kg: 0.5,
+        sealedCells: 0,
+        openCells: 0,
+        stores_kg: 1,
+        laysFrom: null,
+        feed: [{ on, kg: 1 }],
+      },
+      defaultConstants,
+    ).days.map(({ stores_kg }) => stores_kg);
   it('of the first day is there on the second, and of another on its own', () => {
     const [first = 0, second = 0, third = 0] = ask('2026-05-17');
     expect(first).toBe(1);

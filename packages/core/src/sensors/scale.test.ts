@@ -2,6 +2,7 @@ import type { DailyWeight, Reading } from '@yellow-cell/contract';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plusDays } from '../calendar/days.ts';
+import { defaultConstants } from '../constants/registry.ts';
 import { winter } from '../winter/cluster.ts';
 import { estimatedWinter } from '../winter/estimatedClimate.ts';
 import { judgeFeed } from './judge.ts';
@@ -20,7 +21,7 @@ describe('use by a scale', () => {
   it('is what was lost against what was reckoned', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.2, max: 3, noNaN: true }), (share) => {
-        expect(scaleUse(plan, losing(share))?.factor).toBeCloseTo(share, 9);
+        expect(scaleUse(plan, losing(share), defaultConstants)?.factor).toBeCloseTo(share, 9);
       }),
     );
   });
@@ -30,15 +31,16 @@ describe('use by a scale', () => {
       date,
       weight_kg: weight_kg + (day > 9 ? 4 : 0) - (day > 15 ? 6 : 0),
     }));
-    expect(scaleUse(plan, fed)?.factor).toBeCloseTo(1, 9);
-    expect(scaleUse(plan, losing(1, 10))).toBeUndefined();
+    expect(scaleUse(plan, fed, defaultConstants)?.factor).toBeCloseTo(1, 9);
+    expect(scaleUse(plan, losing(1, 10), defaultConstants)).toBeUndefined();
     expect(
       scaleUse(
         plan,
         losing(1).map((each) => ({ ...each, date: each.date.replace('-11-', '-07-') })),
+        defaultConstants,
       ),
     ).toBeUndefined();
-    expect(scaleUse(plan, [])).toBeUndefined();
+    expect(scaleUse(plan, [], defaultConstants)).toBeUndefined();
   });
 
   it('is not changed by wrong readings, whatever they are', () => {
@@ -62,7 +64,7 @@ describe('use by a scale', () => {
         const all = [...losing(1.2).map(hive), ...odd].sort((a, b) => a.at.localeCompare(b.at));
         const told: Reading[] = [];
         for (const each of all) told.push(...judgeFeed({ hives: [each] }, told, '2026-12-01T00:00:00.000Z'));
-        expect(scaleUse(plan, dailyWeights(told))?.factor).toBeCloseTo(1.2, 6);
+        expect(scaleUse(plan, dailyWeights(told), defaultConstants)?.factor).toBeCloseTo(1.2, 6);
       }),
       { numRuns: 40 },
     );

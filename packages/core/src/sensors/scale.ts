@@ -1,7 +1,7 @@
 import type { DailyWeight, Reading } from '@yellow-cell/contract';
 import { daysBetween } from '../calendar/days.ts';
 import { monthNames } from '../calendar/months.ts';
-import { type Constants, defaultConstants } from '../constants/registry.ts';
+import type { Constants } from '../constants/registry.ts';
 import { winter } from '../winter/cluster.ts';
 import type { WinterPlan } from '../winter/forecast.ts';
 
@@ -32,7 +32,7 @@ export interface ScaleUse {
 export function scaleUse(
   { bees_kg, ua_WK, months }: WinterPlan,
   weights: readonly DailyWeight[],
-  constants: Constants = defaultConstants,
+  constants: Constants,
 ): ScaleUse | undefined {
   const { scaleGain_kg, scaleLoss_kg, scaleLeast_d } = constants;
   const dayUse = new Map(

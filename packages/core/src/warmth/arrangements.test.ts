@@ -3,6 +3,7 @@ import { designProblems } from '../box/designProblems.ts';
 import { withPart } from '../box/parts.ts';
 import { mm } from '../box/plainParts.ts';
 import { mainBody } from '../box/stack.ts';
+import { defaultConstants } from '../constants/registry.ts';
 import { familyDesign } from '../families/build.ts';
 import { families } from '../families/families.ts';
 import { arrangements, surestFirst } from './arrangements.ts';
@@ -14,6 +15,7 @@ const winter: Conditions = {
   outside_RH: 0.85,
   heat_Wkg: 12,
   brood: false,
+  constants: defaultConstants,
 };
 const shut: Conditions = {
   ...winter,

@@ -4,7 +4,6 @@ import { deriveBox } from '../box/model.ts';
 import { withPart } from '../box/parts.ts';
 import { coverSheet, mm } from '../box/plainParts.ts';
 import { bodiesOf } from '../box/stack.ts';
-import { defaultConstants } from '../constants/registry.ts';
 import { type BoxPhysics, boxPhysics } from './boxPhysics.ts';
 import type { Conditions } from './conditions.ts';
 
@@ -122,7 +121,7 @@ export function arrangementsOf(design: DesignContent, conditions: Conditions): A
 function arranged(each: Arrangement): Arranged {
   const physics = boxPhysics(each.design, each.conditions);
   const { compartments } = physics;
-  const { danger_C } = each.conditions.constants ?? defaultConstants;
+  const { danger_C } = each.conditions.constants;
   const minutes = compartments.flatMap(({ shut }) =>
     shut.minutesTo.filter(({ limit_C }) => limit_C === danger_C).map((found) => found.minutes),
   );

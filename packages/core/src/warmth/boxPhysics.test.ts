@@ -19,7 +19,7 @@ import { shutBoxOf, ventsWider } from './shutDesign.ts';
 import { sunAt } from './sun.ts';
 import { OUTSIDE, rsi, solveWarmth } from './warmth.ts';
 
-const january = usualConditions({ outside_C: -5, bees: 'calm', brood: false });
+const january = usualConditions({ outside_C: -5, bees: 'calm', brood: false }, defaultConstants);
 const sum = (design: DesignContent, more: Partial<Conditions>) =>
   boxPhysics(design, { ...january, ...more }).compartments.reduce((all, { bees }) => all + bees.heat_W, 0);
 
@@ -76,7 +76,7 @@ describe('ground and sky', () => {
 });
 
 describe('a shut box', () => {
-  const summer = usualConditions({ outside_C: 28, bees: 'alarmed', brood: true });
+  const summer = usualConditions({ outside_C: 28, bees: 'alarmed', brood: true }, defaultConstants);
   it('has no air through its flight entrances; on vent it lasts longer', () => {
     const design = familyDesign('nucleus');
     const shut = (shutOn: 'closed' | 'vent') =>
@@ -100,7 +100,7 @@ describe('a shut box', () => {
 
   it('is asked about where it stands: the sun of the hour, on the side that suffers first, and none at night', () => {
     const glazed = familyDesign('observation');
-    const mild = usualConditions({ outside_C: 20, bees: 'resting', brood: true });
+    const mild = usualConditions({ outside_C: 20, bees: 'resting', brood: true }, defaultConstants);
     for (const [latitude_deg, noon, night] of [
       [48.2, '2026-06-21T11:00:00Z', '2026-06-21T23:00:00Z'],
       [-41.3, '2026-12-21T00:30:00Z', '2026-12-21T12:30:00Z'],
@@ -127,7 +127,7 @@ describe('a shut box', () => {
 
   it('that is made to be shown has air when it is shut, at 18 °C and at 25, for all the hours that are reckoned', () => {
     for (const outside_C of [18, 25]) {
-      const conditions = usualConditions({ outside_C, bees: 'resting', brood: true });
+      const conditions = usualConditions({ outside_C, bees: 'resting', brood: true }, defaultConstants);
       const [, outing] = shutFor(familyDesign('observation'), conditions);
       expect(outing).toMatchObject({ key: 'outing', warning: null, stale_min: null });
     }
@@ -147,7 +147,7 @@ describe('a shut box', () => {
 describe('vents that are too small', () => {
   it('say by how much: so much wider they keep it out of danger, and a tenth less does not', () => {
     const design = familyDesign('threeWay');
-    const conditions = usualConditions({ outside_C: 27, bees: 'resting', brood: true });
+    const conditions = usualConditions({ outside_C: 27, bees: 'resting', brood: true }, defaultConstants);
     const vented: Conditions = { ...conditions, shutOn: 'vent' };
     const times = ventsWider(design, vented) ?? Number.NaN;
     expect(times).toBeGreaterThan(1);
@@ -299,11 +299,14 @@ describe('the network', () => {
       const living = model.compartments
         .filter(({ frames }) => frames.length > 0)
         .map(({ spaces }) => spaces[0]);
-      const { spaces } = solveWarmth({
-        outside_C: -5,
-        spaces: model.spaces.map(({ id }) => ({ name: id, heat_W: living.includes(id) ? 6 : 0 })),
-        ...heatNetwork(design, model, defaultConstants),
-      });
+      const { spaces } = solveWarmth(
+        {
+          outside_C: -5,
+          spaces: model.spaces.map(({ id }) => ({ name: id, heat_W: living.includes(id) ? 6 : 0 })),
+          ...heatNetwork(design, model, defaultConstants),
+        },
+        defaultConstants,
+      );
       const slow = byFiniteDifferences(family, -5, 6);
       for (const { name, inside_C } of spaces) expect(inside_C).toBeCloseTo(slow.get(name) ?? Number.NaN, 4);
     },

@@ -1,5 +1,5 @@
 import { saturation } from '../air/moisture.ts';
-import { type Constants, defaultConstants } from '../constants/registry.ts';
+import type { Constants } from '../constants/registry.ts';
 import { shareBetween } from '../numbers.ts';
 import type { Paint, SunPlace } from './sun.ts';
 
@@ -28,11 +28,11 @@ export interface Conditions {
   row?: { boxes: number; place: number } | undefined;
   /** What a shut box's flight entrances are: closed, or on vent. */
   shutOn?: 'closed' | 'vent';
-  constants?: Constants;
+  constants: Constants;
 }
 
 export type BeeState = 'calm' | 'resting' | 'alarmed';
-export const heatOf = (bees: BeeState, constants: Constants = defaultConstants): number =>
+export const heatOf = (bees: BeeState, constants: Constants): number =>
   ({ calm: constants.heatCalm_Wkg, resting: constants.heatResting_Wkg, alarmed: constants.heatAlarmed_Wkg })[
     bees
   ];
@@ -40,15 +40,15 @@ export const heatOf = (bees: BeeState, constants: Constants = defaultConstants):
 /** What bees are like by the season's mean, until somebody says otherwise: over `broodOver_C` they have brood and are about. */
 export const beesInSeason = (
   mean_C: number,
-  { broodOver_C }: Constants = defaultConstants,
+  { broodOver_C }: Constants,
 ): { bees: BeeState; brood: boolean } =>
   mean_C > broodOver_C ? { bees: 'resting', brood: true } : { bees: 'calm', brood: false };
 
 /** Conditions as the registry has them for a temperature, a mood of the bees, and brood or none. */
 export function usualConditions(
   { outside_C, bees, brood }: { outside_C: number; bees: BeeState; brood: boolean },
-  constants: Constants = defaultConstants,
-): Conditions & { constants: Constants } {
+  constants: Constants,
+): Conditions {
   return {
     outside_C,
     outside_RH: humidityAt(outside_C, constants),

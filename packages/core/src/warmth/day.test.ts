@@ -7,7 +7,7 @@ import { familyDesign } from '../families/build.ts';
 import { usualConditions } from './conditions.ts';
 import { type DayPlan, dayInBox, warmestHours } from './day.ts';
 
-const still = usualConditions({ outside_C: 20, bees: 'resting', brood: true });
+const still = usualConditions({ outside_C: 20, bees: 'resting', brood: true }, defaultConstants);
 const june: DayPlan = { date: '2026-06-21', latitude_deg: 48, longitude_deg: 15, mean_C: 20, swing_K: 6 };
 const design = familyDesign('threeWay');
 
@@ -49,7 +49,10 @@ describe('a day in a box', () => {
   });
 
   it('has its roof under a clear sky by night alone', () => {
-    const cold = { ...usualConditions({ outside_C: 0, bees: 'calm', brood: false }), clearNight: true };
+    const cold = {
+      ...usualConditions({ outside_C: 0, bees: 'calm', brood: false }, defaultConstants),
+      clearNight: true,
+    };
     const day = { ...june, date: '2026-01-15', mean_C: 0 };
     const [clear, veiled] = [true, false].map((clearNight) => dayInBox(design, { ...cold, clearNight }, day));
     const colder = (hour: number) => (veiled?.[hour]?.inside_C[1] ?? 0) - (clear?.[hour]?.inside_C[1] ?? 0);

@@ -68,14 +68,17 @@ describe('heat in time', () => {
     const sunny_K = 12;
     const [a, b] = rest([5, 5], steady(8, { outer_K: [0, sunny_K, 0] }));
     const g_WK = uValue(faces[1] as HeatFace, defaultConstants) * 0.1;
-    const known = solveWarmth({
-      outside_C: 5,
-      spaces: [
-        { name: 'a', heat_W: 8 },
-        { name: 'b', heat_W: g_WK * sunny_K },
-      ],
-      faces,
-    });
+    const known = solveWarmth(
+      {
+        outside_C: 5,
+        spaces: [
+          { name: 'a', heat_W: 8 },
+          { name: 'b', heat_W: g_WK * sunny_K },
+        ],
+        faces,
+      },
+      defaultConstants,
+    );
     expect(a).toBeCloseTo(known.spaces[0]?.inside_C ?? Number.NaN, 6);
     expect(b).toBeCloseTo(known.spaces[1]?.inside_C ?? Number.NaN, 6);
   });

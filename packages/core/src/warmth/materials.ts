@@ -1,6 +1,6 @@
 import type { Body, DesignContent, Material, Sheet, Side } from '@yellow-cell/contract';
 import { DOOR_MM, paneOf } from '../box/plainParts.ts';
-import { type Constants, defaultConstants } from '../constants/registry.ts';
+import type { Constants } from '../constants/registry.ts';
 
 /** Conductivity of a material, in W/mK. */
 export const lambdaOf = (material: Material, constants: Constants): number =>
@@ -50,14 +50,14 @@ export function wallLayers(body: Body, side: Side, constants: Constants): Layer[
 export const seenThrough = ({ what }: Pick<Sheet, 'what'>): boolean =>
   what === 'mesh' || what === 'excluder' || what === 'screen';
 
-export function sheetLayer({ what, thickness }: Sheet, constants: Constants = defaultConstants): Layer {
+export function sheetLayer({ what, thickness }: Sheet, constants: Constants): Layer {
   if (what === 'foil') return layerOf(constants.foil_R);
   if (what === 'cloth') return layer(thickness.mm, constants.cloth_WmK);
   if (seenThrough({ what })) return WIRE;
   return layer(thickness.mm, constants.plywood_WmK);
 }
 
-export function roofLayers({ roof }: DesignContent, constants: Constants = defaultConstants): Layer[] {
+export function roofLayers({ roof }: DesignContent, constants: Constants): Layer[] {
   if (roof.kind === 'glazed') return [layer(roof.thickness.mm, constants.glass_WmK)];
   if (roof.kind === 'insulated') return [layer(roof.thickness.mm, constants.foam_WmK)];
   return [layer(roof.thickness.mm, constants.pine_WmK)];

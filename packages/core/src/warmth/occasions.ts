@@ -1,6 +1,5 @@
 import type { DesignContent, Side } from '@yellow-cell/contract';
 import { deriveBox, isEntrance } from '../box/model.ts';
-import { defaultConstants } from '../constants/registry.ts';
 import { listOf } from '../say/words.ts';
 import { atRest } from './atRest.ts';
 import { type BeeState, type Conditions, heatOf } from './conditions.ts';
@@ -122,7 +121,7 @@ function answerFor(
   conditions: Conditions,
 ): ShutFor {
   const sides = airySides(design);
-  const { constants = defaultConstants } = conditions;
+  const { constants } = conditions;
   const of = (heat_Wkg: number): Conditions => ({
     ...conditions,
     heat_Wkg,

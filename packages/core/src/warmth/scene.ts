@@ -1,7 +1,7 @@
 import type { DesignContent } from '@yellow-cell/contract';
 import { openingsOf } from '../air/breathing.ts';
 import { type BoxModel, type Compartment, deriveBox } from '../box/model.ts';
-import { type Constants, defaultConstants } from '../constants/registry.ts';
+import type { Constants } from '../constants/registry.ts';
 import { lengthOf } from '../geometry/block.ts';
 import type { ClusterRoom } from './clusterShape.ts';
 import type { Conditions } from './conditions.ts';
@@ -21,7 +21,7 @@ export interface Scene {
 
 /** The scene by itself, and where it stands. */
 export function scenesOf(design: DesignContent, conditions: Conditions): { sole: Scene; scene: Scene } {
-  const { constants = defaultConstants, row, ground_C, insulation_mm } = conditions;
+  const { constants, row, ground_C, insulation_mm } = conditions;
   const model = deriveBox(design);
   const living = model.compartments.filter(({ frames }) => frames.length > 0);
   const lifted = heatNetwork(design, model, constants, insulation_mm);

@@ -68,7 +68,7 @@ function stepped(
 
 describe('a shut box in time', () => {
   it('follows the curve of one space with one wall', () => {
-    const g = tiesOf({ faces: [wall('left')] })[0]?.g_WK ?? 0;
+    const g = tiesOf({ faces: [wall('left')] }, defaultConstants)[0]?.g_WK ?? 0;
     const [left] = shut(ask({ faces: [wall('left')] })).spaces;
     const steady = 14.1 / g;
     const at = (seconds: number) => 22 + steady * (1 - Math.exp((-g * seconds) / 5200));

@@ -58,7 +58,7 @@ function forward({ outside_C, spaces, faces }: ShutBox, hours: number, step_s = 
     const [first] = each.layers;
     return {
       ...each,
-      g: 2 * uValue(each) * each.area_m2,
+      g: 2 * uValue(each, defaultConstants) * each.area_m2,
       stored: ((first?.thickness_mm ?? 0) / 1_000) * each.area_m2 * woodHeat_Jm3K,
       now: (temperature(each.between[0]) + temperature(each.between[1])) / 2,
     };
@@ -143,7 +143,7 @@ describe('a box shut as a whole', () => {
   it('of four ways: the middle ones are in danger within the hour, before the outer ones', () => {
     const { compartments } = boxPhysics(
       familyDesign('fourWay'),
-      usualConditions({ outside_C: 22, bees: 'alarmed', brood: true }),
+      usualConditions({ outside_C: 22, bees: 'alarmed', brood: true }, defaultConstants),
     );
     const danger = compartments.map(({ shut }) => shut.minutesTo[1]?.minutes ?? Number.POSITIVE_INFINITY);
     const [left = 0, midLeft = 0, midRight = 0, right = 0] = danger;
@@ -157,7 +157,7 @@ describe('a box shut as a whole', () => {
   it('has its air told beside its heat', () => {
     const [whole] = boxPhysics(
       familyDesign('nucleus'),
-      usualConditions({ outside_C: 22, bees: 'alarmed', brood: true }),
+      usualConditions({ outside_C: 22, bees: 'alarmed', brood: true }, defaultConstants),
     ).compartments;
     const [fans, harms] = whole?.shut.breath.minutesTo ?? [];
     expect(fans?.minutes).toBeGreaterThan(2);

@@ -10,7 +10,7 @@ import { irradiance, sunAt } from './sun.ts';
 
 const noon = sunAt('2026-06-21T11:00:00Z', 48, 15);
 const sun = { place: noon, front_deg: 180, paint: 'wood' } as const;
-const mild = usualConditions({ outside_C: 20, bees: 'resting', brood: true });
+const mild = usualConditions({ outside_C: 20, bees: 'resting', brood: true }, defaultConstants);
 const through = (design: ReturnType<typeof familyDesign>, doorsOpen = false): number => {
   const { scene } = scenesOf(design, { ...mild, sun });
   const { through_W } = skyOver(scene.network.faces, { sun, doorsOpen }, defaultConstants);

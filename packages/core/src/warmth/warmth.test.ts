@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { withPart } from '../box/parts.ts';
 import { mm } from '../box/plainParts.ts';
 import { mainBody } from '../box/stack.ts';
+import { defaultConstants } from '../constants/registry.ts';
 import { familyDesign } from '../families/build.ts';
 import { winter } from '../winter/cluster.ts';
 import { boxPhysics } from './boxPhysics.ts';
@@ -43,7 +44,10 @@ describe('a network of spaces', () => {
       spaces: [{ name: 'a', hold_C: 20 }, { name: 'b' }],
       faces: [slab(['a', 'b'], 0.1, 10, 'inner'), slab(['b', 'outside'], 0.1, 19)],
     };
-    const [inner, outer] = question.faces.map((face) => uValue(face) * 0.1) as [number, number];
+    const [inner, outer] = question.faces.map((face) => uValue(face, defaultConstants) * 0.1) as [
+      number,
+      number,
+    ];
     const { spaces } = warmth(question);
     expect(spaces[1]?.inside_C).toBeCloseTo((20 * inner) / (inner + outer), 10);
     expect(spaces[0]?.heat_W).toBeCloseTo((20 * inner * outer) / (inner + outer), 10);
@@ -143,7 +147,7 @@ describe('a network of spaces', () => {
         }
         for (const name of ['a', 'void', 'b']) t[name] = (t[name] ?? 0) + ((rate[name] ?? 0) * 5) / 2_000;
       }
-      for (const { name, inside_C } of solveWarmth(question).spaces)
+      for (const { name, inside_C } of solveWarmth(question, defaultConstants).spaces)
         expect(inside_C).toBeCloseTo(t[name] ?? Number.NaN, 6);
     }
   });
@@ -154,6 +158,7 @@ const january: Conditions = {
   outside_RH: 0.85,
   heat_Wkg: 12,
   brood: false,
+  constants: defaultConstants,
 };
 
 describe('a box from its design', () => {

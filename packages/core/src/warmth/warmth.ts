@@ -1,5 +1,5 @@
 import type { FaceKind, Problem, WarmthAnswer, WarmthQuestion } from '@yellow-cell/contract';
-import { type Constants, constantsWith, defaultConstants } from '../constants/registry.ts';
+import { type Constants, constantsWith } from '../constants/registry.ts';
 import { refuse } from '../problems.ts';
 import { groupSpaces } from '../reach/groups.ts';
 import { solveLinear } from './linear.ts';
@@ -27,7 +27,7 @@ export function warmth(question: WarmthQuestion): WarmthAnswer {
 }
 
 /** The same without asking whether the question can be: for networks that core makes itself. */
-export function solveWarmth(question: WarmthQuestion, constants: Constants = defaultConstants): WarmthAnswer {
+export function solveWarmth(question: WarmthQuestion, constants: Constants): WarmthAnswer {
   const { outside_C, spaces, faces, flows = [] } = question;
   const values = faces.map((face) => uValue(face, constants));
   const conductances = tiesOf({ faces, flows }, constants);
@@ -55,17 +55,14 @@ export function solveWarmth(question: WarmthQuestion, constants: Constants = def
 /** What ties spaces together, in W/K: faces by their layers, flows by the heat of their air. */
 export const tiesOf = (
   { faces, flows = [] }: { faces: readonly Face[]; flows?: WarmthQuestion['flows'] },
-  constants: Constants = defaultConstants,
+  constants: Constants,
 ): Tie[] => [
   ...faces.map((face) => ({ between: face.between, g_WK: uValue(face, constants) * face.area_m2 })),
   ...flows.map(({ between, flow_m3s }) => ({ between, g_WK: constants.airHeat_Jm3K * flow_m3s })),
 ];
 
 /** R = Rsi + Σ thickness ÷ λ + Rse, in m²K/W; between two inside spaces Rsi at both faces. */
-export function uValue(
-  face: Pick<Face, 'between' | 'kind' | 'layers'>,
-  constants: Constants = defaultConstants,
-): number {
+export function uValue(face: Pick<Face, 'between' | 'kind' | 'layers'>, constants: Constants): number {
   const layers = resistanceOf(face.layers);
   const [first, second] = face.between;
   return (

@@ -25,7 +25,7 @@ const of = ({
   brood: boolean;
   clearNight: boolean;
 }) => ({
-  ...usualConditions({ outside_C, bees: 'resting', brood }),
+  ...usualConditions({ outside_C, bees: 'resting', brood }, defaultConstants),
   clearNight,
 });
 
@@ -64,7 +64,10 @@ describe('what the bees of a box give', () => {
 });
 
 describe('water in a box', () => {
-  const january = { ...usualConditions({ outside_C: -5, bees: 'calm', brood: false }), clearNight: true };
+  const january = {
+    ...usualConditions({ outside_C: -5, bees: 'calm', brood: false }, defaultConstants),
+    clearNight: true,
+  };
   const lined = (() => {
     const plain = familyDesign('nucleus');
     return withPart(plain, mainBody(plain).id, { lining: { material: 'foam', thickness: mm(18.9) } });
@@ -116,8 +119,8 @@ describe('water in a box', () => {
       entrances: mainBody(lined).entrances.map((each) => ({ ...each, state: 'reduced' as const })),
     });
     const verdict = (outside_C: number) =>
-      boxAtRest(closed, usualConditions({ outside_C, bees: 'resting', brood: true })).compartments[0]?.water
-        .verdict;
+      boxAtRest(closed, usualConditions({ outside_C, bees: 'resting', brood: true }, defaultConstants))
+        .compartments[0]?.water.verdict;
     expect(verdict(2)).not.toBe('dry');
     expect(verdict(22)).toBe('dry');
   });

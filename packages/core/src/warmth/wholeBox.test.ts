@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plusDays } from '../calendar/days.ts';
+import { defaultConstants } from '../constants/registry.ts';
 import { familyDesign } from '../families/build.ts';
 import { boxPhysics } from './boxPhysics.ts';
 import { usualConditions } from './conditions.ts';
@@ -18,7 +19,7 @@ describe('a whole box', () => {
   it('never cools by being closed where it is cooler outside', () => {
     fc.assert(
       fc.property(asked, ({ family, outside_C, bees, brood }) => {
-        const conditions = usualConditions({ outside_C, bees, brood });
+        const conditions = usualConditions({ outside_C, bees, brood }, defaultConstants);
         // Bees that must hold themselves warm give more than a calm kilogram does; closing them in is no colder then.
         for (const { inside_C, shut } of boxPhysics(familyDesign(family), conditions).compartments)
           if (inside_C > outside_C) expect(shut.steady_C).toBeGreaterThanOrEqual(inside_C - 1e-6);
@@ -28,7 +29,7 @@ describe('a whole box', () => {
   });
 
   it('breathes by the heat that warms it: where they work harder than their mood, the air is spoilt the sooner', () => {
-    const cold = usualConditions({ outside_C: -20, bees: 'calm', brood: true });
+    const cold = usualConditions({ outside_C: -20, bees: 'calm', brood: true }, defaultConstants);
     for (const { bees, bees_kg, shut } of boxPhysics(familyDesign('fourWay'), cold).compartments) {
       expect(bees.heat_W / bees_kg).toBeGreaterThan(cold.heat_Wkg);
       // A mole of 0.02405 m³ for each 467.5 kJ, into what air goes through at last.
@@ -46,7 +47,7 @@ describe('a whole box', () => {
       fc.property(asked, fc.double({ min: 0.1, max: 0.6, noNaN: true }), (air, kg) => {
         const { family, ...weather } = air;
         const design = familyDesign(family);
-        const conditions = usualConditions(weather);
+        const conditions = usualConditions(weather, defaultConstants);
         const of = (bees_kg: number) => {
           const homes = boxPhysics(design, conditions).compartments.map(({ spaces }) => spaces[0] ?? '');
           return boxPhysics(design, {
@@ -68,7 +69,7 @@ describe('a whole box', () => {
 
   it('couples its rooms both ways alike: what one more watt in either does to the other', () => {
     const design = familyDesign('threeWay');
-    const conditions = usualConditions({ outside_C: 30, bees: 'resting', brood: true });
+    const conditions = usualConditions({ outside_C: 30, bees: 'resting', brood: true }, defaultConstants);
     const homes = boxPhysics(design, conditions).compartments.map(({ spaces }) => spaces[0] ?? '');
     const [left = '', middle = '', right = ''] = homes;
     const shut = (more: string) =>

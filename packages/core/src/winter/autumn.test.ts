@@ -138,7 +138,9 @@ describe('the yard before winter', () => {
     const empty_kg = parts({ design: content }).weights.empty_kg;
     const [left, right] = [rooms[0]?.frames ?? [], rooms[1]?.frames ?? []];
     const without =
-      empty_kg + left.length * defaultConstants.frame_kg + beesOfSeams(4.5, left[0]?.format.pitch_mm ?? 0);
+      empty_kg +
+      left.length * defaultConstants.frame_kg +
+      beesOfSeams(4.5, left[0]?.format.pitch_mm ?? 0, defaultConstants.litresPerKg);
     const alone = act(seams(4.5), weighed(without + 3, true));
     expect(alone).toMatchObject({ act: 'feed', storesBy: 'felt', stores_kg: expect.closeTo(3, 9) });
     const format = left[0]?.format ?? ({} as never);

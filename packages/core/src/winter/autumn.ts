@@ -108,7 +108,7 @@ function lineOf(
       : undefined;
   const stores_kg = looked_kg ?? weighed?.stores_kg;
   const walls = winteringOf(box, room, fresh, constants);
-  const carry_kg = walls && winterNeed({ ...walls, ...season }, constants) * constants.winterCarry;
+  const carry_kg = walls && winterNeed({ ...walls, ...season }, constants) / constants.winterTakes;
   const short_kg = carry_kg !== undefined && stores_kg !== undefined ? Math.max(0, carry_kg - stores_kg) : 0;
   const inWinter = (with_kg: number) =>
     walls && forecastWinter({ ...walls, ...season, stores_kg: with_kg }, constants, PLAN_RUNS);

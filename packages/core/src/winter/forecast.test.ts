@@ -98,8 +98,10 @@ describe('a winter', () => {
     expect(width({ ...noSpread, spreadWeather_K: 2.5, weatherTogether: 1 }, 'stores')).toBeGreaterThan(
       1.5 * width({ ...noSpread, spreadWeather_K: 2.5, weatherTogether: 0 }, 'stores'),
     );
-    expect(forecastWinter(plan)).toEqual(forecastWinter(plan));
-    expect(forecastWinter({ ...plan, stores_kg: 3 }).starved).toBeGreaterThan(forecastWinter(plan).starved);
+    expect(forecastWinter(plan, defaultConstants)).toEqual(forecastWinter(plan, defaultConstants));
+    expect(forecastWinter({ ...plan, stores_kg: 3 }, defaultConstants).starved).toBeGreaterThan(
+      forecastWinter(plan, defaultConstants).starved,
+    );
   });
 
   it('holds about ninety of a hundred winters that are gone through day by day by another hand', () => {
@@ -124,7 +126,7 @@ describe('a winter', () => {
 
   it('says that the small dwindle before they starve, the hungry starve, and the others come through', () => {
     const of = (bees_kg: number, stores_kg: number, more = {}) =>
-      forecastWinter({ ...plan, bees_kg, stores_kg, ...more });
+      forecastWinter({ ...plan, bees_kg, stores_kg, ...more }, defaultConstants);
     expect(of(0.3, 10).dwindled).toBeGreaterThan(0.9);
     expect(of(0.3, 10).starved).toBe(0);
     expect(of(1.5, 2).starved).toBeGreaterThan(0.95);
@@ -181,11 +183,11 @@ describe('a winter', () => {
       fc.property(fc.double({ min: 0.5, max: 1.6, noNaN: true }), (factor) => {
         const { months } = forecastWinter({ ...plan, factor, stores_kg: 40 }, constantsWith(noSpread), 1);
         const hefts = [2, 4].map((month) => ({ month, stores_kg: months[month - 1]?.middle_kg ?? 0 }));
-        expect(calibrate({ ...plan, stores_kg: 40 }, hefts)).toBeCloseTo(factor, 9);
+        expect(calibrate({ ...plan, stores_kg: 40 }, hefts, defaultConstants)).toBeCloseTo(factor, 9);
       }),
     );
-    expect(calibrate(plan, [])).toBe(1);
-    expect(calibrate(plan, [{ month: 0, stores_kg: 9 }])).toBe(1);
+    expect(calibrate(plan, [], defaultConstants)).toBe(1);
+    expect(calibrate(plan, [{ month: 0, stores_kg: 9 }], defaultConstants)).toBe(1);
   });
 
   it('goes on from the day, with what is left of its month, and is whole out of season', () => {
@@ -213,8 +215,12 @@ describe('a winter', () => {
   });
 
   it('counts bees by seams and seams by bees, at any pitch', () => {
-    expect(seamsOfBees(beesOfSeams(6, 34.9), 34.9)).toBeCloseTo(6, 9);
-    expect(beesOfSeams(7, 37.5)).toBeGreaterThan(beesOfSeams(7, 34.9));
+    expect(
+      seamsOfBees(beesOfSeams(6, 34.9, defaultConstants.litresPerKg), 34.9, defaultConstants.litresPerKg),
+    ).toBeCloseTo(6, 9);
+    expect(beesOfSeams(7, 37.5, defaultConstants.litresPerKg)).toBeGreaterThan(
+      beesOfSeams(7, 34.9, defaultConstants.litresPerKg),
+    );
   });
 });
 

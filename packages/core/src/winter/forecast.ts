@@ -1,6 +1,6 @@
 import { type Day, daysBetween } from '../calendar/days.ts';
 import { monthNames } from '../calendar/months.ts';
-import { type Constants, defaultConstants } from '../constants/registry.ts';
+import type { Constants } from '../constants/registry.ts';
 import { type Random, seededRandom } from '../random.ts';
 import { clusterWatts, kgOfHeat, winter } from './cluster.ts';
 
@@ -59,12 +59,7 @@ const STEPS = 3;
 const REARED_D = 21;
 
 /** Runs the winter many times with assumptions drawn within their spread; the same seed gives the same band. */
-export function forecastWinter(
-  plan: WinterPlan,
-  constants: Constants = defaultConstants,
-  runs = 500,
-  seed = 1,
-): WinterForecast {
+export function forecastWinter(plan: WinterPlan, constants: Constants, runs = 500, seed = 1): WinterForecast {
   const random = seededRandom(seed);
   // Numbers alone, so that they sort as such, and fast.
   const left = plan.months.map(() => new Float64Array(runs));
@@ -149,7 +144,7 @@ const DAYS_A_YEAR_WHOLE = 365;
 /** What a colony that has enough is expected to use and to be, in kg, at the end of these months. */
 export function expectedAfter(
   plan: Omit<WinterPlan, 'stores_kg'>,
-  constants: Constants = defaultConstants,
+  constants: Constants,
 ): { used_kg: number; bees_kg: number } {
   const last = expected({ ...plan, stores_kg: PLENTY_KG }, constants).months.at(-1);
   return last
@@ -160,7 +155,7 @@ export function expectedAfter(
 /** The same month by month: what is used in each, and the bees at its end. */
 export function expectedMonths(
   plan: Omit<WinterPlan, 'stores_kg'>,
-  constants: Constants = defaultConstants,
+  constants: Constants,
 ): { used_kg: number; bees_kg: number }[] {
   const { months } = expected({ ...plan, stores_kg: PLENTY_KG }, constants);
   return months.map(({ stores_kg, bees_kg }, at) => ({
@@ -170,10 +165,8 @@ export function expectedMonths(
 }
 
 /** What the winter is expected to take of stores, in kg, of a colony that has enough. */
-export const winterNeed = (
-  plan: Omit<WinterPlan, 'stores_kg'>,
-  constants: Constants = defaultConstants,
-): number => expectedAfter(plan, constants).used_kg;
+export const winterNeed = (plan: Omit<WinterPlan, 'stores_kg'>, constants: Constants): number =>
+  expectedAfter(plan, constants).used_kg;
 /** More than any winter takes: what is used of it is what is needed. */
 const PLENTY_KG = 1_000;
 
@@ -294,11 +287,7 @@ export interface Heft {
 }
 
 /** How much more, or less, is used than reckoned, so that the middle of the forecast meets the hefts best (least squares). */
-export function calibrate(
-  plan: WinterPlan,
-  hefts: readonly Heft[],
-  constants: Constants = defaultConstants,
-): number {
+export function calibrate(plan: WinterPlan, hefts: readonly Heft[], constants: Constants): number {
   const { months } = expected({ ...plan, factor: 1, stores_kg: PLENTY_KG }, constants);
   let [top, bottom] = [0, 0];
   for (const { month, stores_kg } of hefts) {

@@ -92,7 +92,7 @@ describe('walls in winter', () => {
   it('let through what the whole box does, and the air that its openings pass', () => {
     const still = { ...defaultConstants, discharge: 0.4 };
     const [ua = 0] = winterWalls(plain, () => true, defaultConstants).values();
-    const conditions = usualConditions({ outside_C: 0, bees: 'resting', brood: false });
+    const conditions = usualConditions({ outside_C: 0, bees: 'resting', brood: false }, defaultConstants);
     const walls = boxPhysics(plain, conditions).compartments[0]?.ua_WK ?? 0;
     expect(ua).toBeGreaterThan(walls);
     // Air is a small part of it, and in proportion to the discharge.
@@ -160,7 +160,7 @@ describe('one colony before winter', () => {
       defaultConstants,
       60,
     ).values();
-    const bees_kg = beesOfSeams(5, format.pitch_mm);
+    const bees_kg = beesOfSeams(5, format.pitch_mm, defaultConstants.litresPerKg);
     expect(need_kg).toBeCloseTo(winterNeed({ bees_kg, ua_WK, ...season }, defaultConstants), 9);
     expect(carry_kg).toBeCloseTo((need_kg * 4) / 3, 9);
     expect(short_kg).toBe(Math.max(0, carry_kg - (stores_kg ?? 0)));

@@ -153,7 +153,7 @@ export function prepareRoom(
       : onFrames
         ? looked_kg
         : Math.min(known.stores_kg, holdsIn(kept, combs, hung, side_kg));
-  const carry_kg = need_kg && need_kg * constants.winterCarry;
+  const carry_kg = need_kg && need_kg / constants.winterTakes;
   const short_kg = carry_kg === undefined || stores_kg === undefined ? 0 : Math.max(0, carry_kg - stores_kg);
   const holds_kg = holdsIn(kept, combs, hung, side_kg);
   const sugar_kg = short_kg / STORES_OF_SUGAR;
@@ -231,7 +231,10 @@ export function winteringOf(
   if (walls === undefined || walls <= 0) return undefined;
   const company_kg = others
     .filter(({ position, shares }) => shares === undefined && Math.abs(position - room.position) === 1)
-    .reduce((sum, { colony }) => sum + beesOfSeams(colony?.strength?.seams ?? 0, pitch_mm), 0);
+    .reduce(
+      (sum, { colony }) => sum + beesOfSeams(colony?.strength?.seams ?? 0, pitch_mm, constants.litresPerKg),
+      0,
+    );
   return { bees_kg: beesOfSeams(seams, pitch_mm, constants.litresPerKg), ua_WK: walls, company_kg, pitch_mm };
 }
 

@@ -1,6 +1,6 @@
 import type { Format, Problem, ReduceAnswer, ReduceQuestion, ReduceSlot } from '@yellow-cell/contract';
 import { combSide } from '../box/measures.ts';
-import { type Constants, defaultConstants } from '../constants/registry.ts';
+import { type Constants, constantsWith } from '../constants/registry.ts';
 import { STORES_OF_SUGAR, SYRUPS } from '../feed/feeds.ts';
 import { standardFormats } from '../formats/formats.ts';
 import { above } from '../numbers.ts';
@@ -38,13 +38,16 @@ export const STAYS: readonly Holds[] = ['brood', 'stores', 'pollen', 'unlooked']
  * A colony's cavity fitted to it, frame by frame (handbook 7): what stays, what is turned, what comes out and where the
  * rest goes by the school of where stores belong; and what must still be fed. Shares of a side, kg, litres. Throws `ProblemsError`.
  */
-export function reduce(question: ReduceQuestion, constants: Constants = defaultConstants): ReduceAnswer {
+export function reduce(
+  question: ReduceQuestion,
+  constants = constantsWith(question.constants),
+): ReduceAnswer {
   refuse(reduceProblems(question));
   return reduceCombs({ ...question, format: formatOf(question.format) }, constants);
 }
 
 /** The same for combs of any format, some of which may not have been looked through. */
-export function reduceCombs(question: Reducing, constants: Constants = defaultConstants): ReduceAnswer {
+export function reduceCombs(question: Reducing, constants: Constants): ReduceAnswer {
   const { format, slots, need_kg, seams } = question;
   const full_kg = fullSide(format, constants);
   const combs = slots
@@ -59,7 +62,7 @@ export function reduceCombs(question: Reducing, constants: Constants = defaultCo
   const useful = combs.filter(({ holds }) => STAYS.includes(holds));
   const weightOf = (some: readonly Comb[]): number =>
     some.reduce((sum, comb) => sum + storesOf(comb) * full_kg, 0);
-  const carry_kg = need_kg * constants.winterCarry;
+  const carry_kg = need_kg / constants.winterTakes;
   const kept = inOrder([...useful, ...toBeFilled(combs, carry_kg - weightOf(useful), full_kg)], question);
   const stores_kg = weightOf(kept);
   const short_kg = Math.max(0, carry_kg - stores_kg);

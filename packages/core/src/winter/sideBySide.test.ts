@@ -45,8 +45,8 @@ describe('one colony in all the ways it could be wintered', () => {
     const [room] = deriveBox(ten).compartments;
     const ua_WK = (room && uaOf(ten, room, new Set(), defaultConstants, 0)) ?? 0;
     expect(asItStands?.ua_WK).toBeCloseTo(ua_WK, 9);
-    const bees_kg = beesOfSeams(5, room?.frames[0]?.format.pitch_mm ?? 0);
-    expect(asItStands?.need_kg).toBeCloseTo(winterNeed({ bees_kg, ua_WK, ...season }), 9);
+    const bees_kg = beesOfSeams(5, room?.frames[0]?.format.pitch_mm ?? 0, defaultConstants.litresPerKg);
+    expect(asItStands?.need_kg).toBeCloseTo(winterNeed({ bees_kg, ua_WK, ...season }, defaultConstants), 9);
     for (const { months, need_kg } of ways)
       expect(months.reduce((sum, { used_kg }) => sum + used_kg, 0)).toBeCloseTo(need_kg, 9);
     expect(asItStands?.short_kg).toBe(0);

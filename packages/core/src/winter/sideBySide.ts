@@ -279,7 +279,7 @@ function played(way: Way, asked: SideBySide): WayBeside {
   const plan = { bees_kg, ua_WK, company_kg, months, since_d };
   const course = expectedMonths(plan, constants);
   const need_kg = course.reduce((sum, { used_kg }) => sum + used_kg, 0);
-  const carry_kg = need_kg * constants.winterCarry;
+  const carry_kg = need_kg / constants.winterTakes;
   const forecast = forecastWinter(
     { ...plan, stores_kg: Math.max(carry_kg, known_kg ?? 0) },
     constants,

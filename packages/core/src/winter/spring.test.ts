@@ -21,7 +21,7 @@ const SEAM_KG = seamBees(deriveBox(deep([10])).compartments[0]?.frames[0]?.forma
 const seams = (count: number, on: Day = '2026-10-10', colony = 'a') =>
   told('strengthSeen', on, { box: 'b', colony, seams: count });
 
-const asked = (on: Day, constants: Constants = defaultConstants) => ({
+const asked = (on: Day, constants: Constants) => ({
   on,
   months: estimatedWinter(),
   latitude_deg: 48,
@@ -38,11 +38,12 @@ const one = (on: Day, ...events: LogEvent[]) => spring(on, deep([10]), events)[0
 
 describe('the yard as it comes out of winter', () => {
   it('begins with the first brood and ends with the season, north and south', () => {
-    const north = (on: Day) => isSpring(asked(on));
+    const north = (on: Day) => isSpring(asked(on, defaultConstants));
     expect(['2027-02-07', '2027-02-08'].map(north)).toEqual([false, true]);
     expect(['2027-06-29', '2027-06-30'].map(north)).toEqual([true, false]);
     expect(['2026-10-20', '2027-01-10'].map(north)).toEqual([false, false]);
-    const south = (on: Day) => isSpring({ ...asked(on), months: estimatedWinter(-41), latitude_deg: -41 });
+    const south = (on: Day) =>
+      isSpring({ ...asked(on, defaultConstants), months: estimatedWinter(-41), latitude_deg: -41 });
     expect(['2027-08-08', '2027-08-09', '2027-12-29', '2027-12-30'].map(south)).toEqual([
       false,
       true,
@@ -118,7 +119,7 @@ describe('the yard as it comes out of winter', () => {
       beesCounted(count, { frames, seam_kg: SEAM_KG }, 34.9, defaultConstants);
     expect(kg(10, 10)).toBeCloseTo(10 * SEAM_KG, 9);
     expect(kg(3, 3)).toBeCloseTo(3 * SEAM_KG, 9);
-    expect(kg(1, 1_000)).toBeCloseTo(beesOfSeams(1, 34.9), 3);
+    expect(kg(1, 1_000)).toBeCloseTo(beesOfSeams(1, 34.9, defaultConstants.litresPerKg), 3);
     for (let count = 1; count < 10; count++) expect(kg(count + 0.5, 10)).toBeGreaterThan(kg(count, 10));
   });
 
@@ -127,7 +128,11 @@ describe('the yard as it comes out of winter', () => {
     const without =
       parts({ design: content }).weights.empty_kg +
       10 * defaultConstants.frame_kg +
-      beesOfSeams(7, deriveBox(content).compartments[0]?.frames[0]?.format.pitch_mm ?? 0);
+      beesOfSeams(
+        7,
+        deriveBox(content).compartments[0]?.frames[0]?.format.pitch_mm ?? 0,
+        defaultConstants.litresPerKg,
+      );
     const hefted = (stores_kg: number) =>
       told('weighed', '2027-03-25', { box: 'b', weight_kg: without + stores_kg, felt: false });
     const light = one('2027-03-26', seams(7), hefted(2.6));

@@ -1,5 +1,5 @@
 import type { DesignContent, Format } from '@yellow-cell/contract';
-import { combSide, seamBees } from '../box/measures.ts';
+import { seamBees } from '../box/measures.ts';
 import type { Day } from '../calendar/days.ts';
 import { parts, partsProblems } from '../carpentry/parts.ts';
 import type { Constants } from '../constants/registry.ts';
@@ -7,6 +7,7 @@ import type { BoxView, CompartmentView } from '../yard/boxView.ts';
 import { slotsOf } from '../yard/slots.ts';
 import type { YardState } from '../yard/state.ts';
 import { beesOfSeams } from './cluster.ts';
+import { fullSide } from './reduce.ts';
 
 /** Of a colony by the weight of its whole box, in kg; what is felt, hefted by hand, is a guess. */
 export interface WeighedStores {
@@ -35,19 +36,15 @@ export function storesByWeight(
   const own = framesOf(lived.filter(({ room: { colony } }) => colony?.id === room.colony?.id));
   const empty_kg = emptyWeight(design, constants);
   if (own === 0 || empty_kg === undefined) return undefined;
-  const bees_kg = lived.reduce((sum, each) => sum + beesIn(each, since), 0);
+  const bees_kg = lived.reduce((sum, each) => sum + beesIn(each, since, constants), 0);
   const stores_kg = weighed.weight_kg - empty_kg - hung * constants.frame_kg - bees_kg;
   const most_kg = lived.reduce(
-    (sum, { frames, format }) => sum + (format ? frames * honeyOf(format, constants) : 0),
+    (sum, { frames, format }) => sum + (format ? frames * 2 * fullSide(format, constants) : 0),
     0,
   );
   if (stores_kg > most_kg) return undefined;
   return { stores_kg: (Math.max(0, stores_kg) * own) / hung, by: weighed.felt ? 'felt' : 'weighed' };
 }
-
-/** On both sides of a full comb, in kg. */
-const honeyOf = (format: Format, { honey_gcm2 }: Constants): number =>
-  (2 * combSide(format) * honey_gcm2) / 1_000;
 
 interface Lived {
   room: CompartmentView;
@@ -71,10 +68,14 @@ function framesIn(
 }
 
 /** In kg; a colony of several rooms is counted in the room of its queen. */
-function beesIn({ room: { colony, shares }, frames, format }: Lived, since: Day): number {
+function beesIn(
+  { room: { colony, shares }, frames, format }: Lived,
+  since: Day,
+  { litresPerKg }: Constants,
+): number {
   const { strength } = colony ?? {};
   if (!strength || strength.on < since) return frames * seamBees(format);
-  return shares === undefined && format ? beesOfSeams(strength.seams, format.pitch_mm) : 0;
+  return shares === undefined && format ? beesOfSeams(strength.seams, format.pitch_mm, litresPerKg) : 0;
 }
 
 /** All boxes of a version weigh the same: worked out once for a design and its figures. */

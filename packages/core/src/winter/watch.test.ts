@@ -23,7 +23,9 @@ const seams = (count: number, on: Day = '2026-10-10') =>
 const SEAMS = 6;
 const pitch_mm = room?.frames[0]?.format.pitch_mm ?? 0;
 const without =
-  parts({ design: content }).weights.empty_kg + 10 * defaultConstants.frame_kg + beesOfSeams(SEAMS, pitch_mm);
+  parts({ design: content }).weights.empty_kg +
+  10 * defaultConstants.frame_kg +
+  beesOfSeams(SEAMS, pitch_mm, defaultConstants.litresPerKg);
 const hefted = (stores_kg: number, on: Day) =>
   told('weighed', on, { box: 'b', weight_kg: without + stores_kg, felt: false });
 
@@ -91,7 +93,10 @@ describe('a yard in winter', () => {
     const walls = view && winteringOf(view, line.room, SEAMS, defaultConstants);
     if (!walls) throw new Error('No walls.');
     const between = (from: Day, to: Day, bees_kg: number) =>
-      expectedAfter({ ...walls, bees_kg, ...winterBetween(estimatedWinter(), from, to, 48) });
+      expectedAfter(
+        { ...walls, bees_kg, ...winterBetween(estimatedWinter(), from, to, 48) },
+        defaultConstants,
+      );
     const bees = (on: Day) => between('2026-10-10', on, walls.bees_kg).bees_kg;
     const reckoned = between('2026-12-01', '2027-01-10', bees('2026-12-01')).used_kg;
     expect(line.factor).toBeCloseTo(2 / reckoned, 9);
@@ -131,15 +136,21 @@ describe('a yard in winter', () => {
     const { view, line: found } = watched('2027-01-10', [seams(SEAMS), hefted(2.4, '2027-01-10')]);
     const walls = view && winteringOf(view, found.room, SEAMS, defaultConstants);
     if (!walls) throw new Error('No walls.');
-    const { bees_kg } = expectedAfter({
-      ...walls,
-      ...winterBetween(estimatedWinter(), '2026-10-10', '2027-01-10', 48),
-    });
-    const { used_kg } = expectedAfter({
-      ...walls,
-      bees_kg,
-      ...winterBetween(estimatedWinter(), '2027-01-10', near.reserveOn ?? '', 48),
-    });
+    const { bees_kg } = expectedAfter(
+      {
+        ...walls,
+        ...winterBetween(estimatedWinter(), '2026-10-10', '2027-01-10', 48),
+      },
+      defaultConstants,
+    );
+    const { used_kg } = expectedAfter(
+      {
+        ...walls,
+        bees_kg,
+        ...winterBetween(estimatedWinter(), '2027-01-10', near.reserveOn ?? '', 48),
+      },
+      defaultConstants,
+    );
     expect(used_kg).toBeCloseTo(0.4, 1);
     expect(line(12).reserveOn).toBeUndefined();
     expect(throughOf(line(12)) ?? 0).toBeGreaterThan(throughOf(line(1.9)) ?? 1);

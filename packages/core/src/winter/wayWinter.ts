@@ -59,7 +59,7 @@ export function lossOf(
   pitch_mm: number,
   { constants }: WinterSeason,
 ): { stores_kg: number; sugar_kg: number; loss: number } {
-  const carry_kg = winterNeed(plan, constants) * constants.winterCarry;
+  const carry_kg = winterNeed(plan, constants) / constants.winterTakes;
   const stores_kg = Math.max(carry_kg, known_kg ?? 0);
   const least_kg = beesOfSeams(constants.springSeams, pitch_mm, constants.litresPerKg);
   const forecast = forecastWinter({ ...plan, stores_kg }, constants, RUNS);

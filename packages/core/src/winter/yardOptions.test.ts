@@ -214,10 +214,14 @@ describe('the ways of a yard before winter', () => {
     const [alone, row] = [undefined, { boxes: 2, place: 0 }].map((each) => {
       const [own] = deriveBox(designs.plain).compartments;
       const ua_WK = (own && uaOf(designs.plain, own, new Set(), defaultConstants, 0, each)) ?? 0;
-      const bees_kg = beesOfSeams(4.5, own?.frames[0]?.format.pitch_mm ?? 0);
+      const bees_kg = beesOfSeams(4.5, own?.frames[0]?.format.pitch_mm ?? 0, defaultConstants.litresPerKg);
       const plan = { bees_kg, ua_WK, months: season.months, since_d: season.since_d };
-      const least_kg = beesOfSeams(defaultConstants.springSeams, own?.frames[0]?.format.pitch_mm ?? 0);
-      const stores_kg = winterNeed(plan) * (4 / 3);
+      const least_kg = beesOfSeams(
+        defaultConstants.springSeams,
+        own?.frames[0]?.format.pitch_mm ?? 0,
+        defaultConstants.litresPerKg,
+      );
+      const stores_kg = winterNeed(plan, defaultConstants) * (4 / 3);
       return 1 - comesThrough(forecastWinter({ ...plan, stores_kg }, defaultConstants, 60), least_kg);
     });
     expect(joint?.gain).toBeCloseTo(2 * ((alone ?? 0) - (row ?? 0)), 9);

@@ -1,5 +1,5 @@
 import type { DesignContent, Hole, Sheet } from '@yellow-cell/contract';
-import { resistanceOf, sheetLayer, withoutPart, withPart } from '@yellow-cell/core';
+import { defaultConstants, resistanceOf, sheetLayer, withoutPart, withPart } from '@yellow-cell/core';
 import { SelectField } from '../../parts/Field.tsx';
 import { LengthField } from '../../parts/LengthField.tsx';
 import { ClaimField } from '../ClaimField.tsx';
@@ -127,7 +127,7 @@ export function SheetFields({ desk, sheet, onChoose, model }: PartFieldsProps & 
         One for each compartment
       </label>
       <ClaimField
-        computed={resistanceOf([sheetLayer(sheet)])}
+        computed={resistanceOf([sheetLayer(sheet, defaultConstants)])}
         claimed={sheet.claimedR}
         onChange={(claimedR) => desk.edit((now) => withClaim(now, sheet, claimedR), `claim-${sheet.id}`)}
       />

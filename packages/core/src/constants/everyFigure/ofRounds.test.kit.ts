@@ -1,0 +1,67 @@
+import type { DailyWeight, RearingSeason } from '@yellow-cell/contract';
+import { plusDays } from '../../calendar/days.ts';
+import { takeRate } from '../../mating/takeRate.ts';
+import { lotOdds, roomsFor, roundViews } from '../../rounds/rearing.ts';
+import { roundsOfPlan, seasonAsked } from '../../rounds/seasonAsked.ts';
+import { scaleUse } from '../../sensors/scale.ts';
+import { estimatedWinter } from '../../winter/estimatedClimate.ts';
+import type { Constants } from '../registry.ts';
+import type { Reckonings } from './reckoning.test.kit.ts';
+
+const TODAY = '2026-05-31';
+const season: RearingSeason = {
+  rounds: [
+    {
+      id: 'r',
+      number: 1,
+      donor: 'Sable',
+      graftedOn: '2026-05-20',
+      grafts: 40,
+      accepted: { on: '2026-05-21', cells: 30 },
+    },
+  ],
+  lots: [{ id: 'l', name: 'A', queens: 30, by: '2026-07-20' }],
+  outcomes: [],
+  record: { takes: 14, tried: 20 },
+  accepted: { cells: 70, grafts: 98 },
+  rooms: Array.from({ length: 30 }, () => ({ freeFrom: '2026-05-01' })),
+};
+const HABITS = {
+  weekdays: [1],
+  closed: [],
+  laying_d: 14,
+  most: 45,
+  bank: { days: 21, places: 60 },
+  prices: { queen: 30, round: 20, cell: 0.5, bankDay: 0.1 },
+};
+const losing = (loss_kg: number): DailyWeight[] =>
+  Array.from({ length: 20 }, (_, day) => ({
+    date: plusDays('2026-11-02', day),
+    weight_kg: 40 - day * loss_kg + (day > 6 ? 0.2 : 0),
+  }));
+const onScale = (loss_kg: number) => (constants: Constants) =>
+  scaleUse(
+    { bees_kg: 1.5, ua_WK: 1.5, stores_kg: 14, months: estimatedWinter() },
+    losing(loss_kg),
+    constants,
+  );
+
+export const rounds: Reckonings = {
+  'rounds and lots': (constants) => {
+    const views = roundViews(season, constants, TODAY);
+    return [views, lotOdds(season, views, roomsFor(season, views, constants, TODAY), constants, TODAY)];
+  },
+  'the season asked': (constants) =>
+    seasonAsked(season, roundViews(season, constants, TODAY), constants, TODAY, HABITS),
+  'rounds planned': (constants) =>
+    roundsOfPlan(
+      { rounds: [{ graft: '2026-06-10', take: '2026-07-10', cells: 20 } as never] },
+      season,
+      'Sable',
+      () => 'new',
+      constants,
+    ),
+  'a take rate': ({ intervalShare }) => takeRate(14, 6, intervalShare),
+  'a scale that loses little': onScale(0.05),
+  'a scale that loses much': onScale(0.6),
+};
