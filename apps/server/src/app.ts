@@ -25,6 +25,7 @@ import { reportRoutes } from './routes/reports.ts';
 import { sensorRoutes } from './routes/sensors.ts';
 import { sessionRoutes } from './routes/session.ts';
 import { standingRoutes } from './routes/standing.ts';
+import { workshopRoutes } from './routes/workshop.ts';
 import { yardRoutes } from './routes/yards.ts';
 import type { Tell } from './services/archive/manifest.ts';
 import { restore as restoreArchive } from './services/archive/restore.ts';
@@ -126,7 +127,14 @@ export async function buildApp({
       await api.register(computeRoutes, { pool });
       await api.register(designFileRoutes);
       await api.register(sessionRoutes, { context, moveDemo });
-      for (const routes of [designRoutes, yardRoutes, standingRoutes, eventRoutes, reportRoutes])
+      for (const routes of [
+        designRoutes,
+        yardRoutes,
+        standingRoutes,
+        eventRoutes,
+        reportRoutes,
+        workshopRoutes,
+      ])
         await api.register(routes, { context });
       await api.register(calendarRoutes, { context, pool });
       await api.register(paperRoutes, { context, pool, place });

@@ -5,6 +5,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { gunzipSync, gzipSync } from 'node:zlib';
+import type { KeptWorkshop } from '@yellow-cell/contract';
+import { usualWorkshop } from '@yellow-cell/core';
 import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { postgresBinaries } from '../../../tools/postgres/binaries.ts';
@@ -13,8 +15,10 @@ import { backup } from '../src/services/archive/backup.ts';
 import { restore } from '../src/services/archive/restore.ts';
 import { realClock } from '../src/services/clock.ts';
 import { logEntries } from '../src/services/logEntries.ts';
+import { changeWorkshop } from '../src/services/workshop.ts';
 import { asBreeder, type Database } from '../src/store/database.ts';
 import { migrate } from '../src/store/migrate.ts';
+import { findWorkshop, workshopOutOfSettings } from '../src/store/workshop.ts';
 import { entry, freshDatabase, freshServer, TODAY } from './bench.test.kit.ts';
 
 const dir = mkdtempSync(join(tmpdir(), 'yellow-cell-archive-'));
@@ -34,6 +38,9 @@ beforeAll(async () => {
       .values({ breeder_id: breeder, flag: null, ...reading })
       .execute(),
   );
+  const line = { kind: 'frame', name: 'Deep frames', count: 40, finish: '', condition: 'good' } as const;
+  const register = [{ ...line, id: randomUUID(), place: 'loft', missing: '', comb: 'drawn' as const }];
+  await changeWorkshop(server.context, { ...usualWorkshop, register, version: 0 });
   await pipeline(backup(server.context), createWriteStream(whole));
 });
 afterAll(async () => {
@@ -77,6 +84,40 @@ describe('an archive', () => {
     await database.destroy();
   });
 
+  it('made before the workshop had tables of its own brings it in its settings', async () => {
+    const { context } = server;
+    const before = await context.within(findWorkshop);
+    const { version: _, ...workshop } = before as KeptWorkshop;
+    const old = join(dir, 'old.tar.gz');
+    await context
+      .within(async (store) => {
+        for (const table of ['workshop', 'stock_sheet', 'equipment'] as const)
+          await store.deleteFrom(table).execute();
+        await sql`update breeder set settings = (settings::jsonb || ${JSON.stringify({ workshop })}::jsonb)::json`.execute(
+          store,
+        );
+      })
+      .then(() => pipeline(backup(context), createWriteStream(old)));
+    const gone = ['"workshop": 0,', '"stock": 0,', '"register": 0,'];
+    const text = gone.reduce(
+      (said, line) => {
+        expect(said).toContain(line);
+        return said.replace(line, ' '.repeat(line.length));
+      },
+      gunzipSync(readFileSync(old)).toString('latin1').replace('"formatVersion": 2', '"formatVersion": 1'),
+    );
+    writeFileSync(old, gzipSync(Buffer.from(text, 'latin1')));
+    const database = await emptyPlace();
+    await restore(database, old, BREEDERS);
+    const { workshop: rows, breeder } = await allRows(database, context.breeder);
+    expect(rows).toHaveLength(1);
+    expect(JSON.stringify(breeder)).not.toContain('kerf_mm');
+    expect(await asBreeder(database, context.breeder, findWorkshop)).toEqual(before);
+    await database.destroy();
+    await context.within(workshopOutOfSettings);
+    expect(await context.within(findWorkshop)).toEqual(before);
+  });
+
   const bytes = () => readFileSync(whole);
   const unzipped = () => gunzipSync(bytes());
   const changed = (from: string, to: string) => {
@@ -89,7 +130,7 @@ describe('an archive', () => {
     ['with ten bytes changed', () => Buffer.from(bytes()).fill(7, 9_000, 9_010)],
     ['with a word changed', () => changed('"felt":true', '"felt":tru3')],
     ['with a count changed', () => changed('"yards": ', '"yards":1')],
-    ['of a newer program', () => changed('"formatVersion": 1', '"formatVersion": 2')],
+    ['of a newer program', () => changed('"formatVersion": 2', '"formatVersion": 3')],
     ['of another program', () => changed('"yellowCell": "backup"', '"otherHive_": "backup"')],
     ['that is no archive', () => Buffer.from('PK not this')],
     ['that is empty', () => Buffer.alloc(0)],

@@ -1,6 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { bodiesOf, familyDesign } from '@yellow-cell/core';
+import { bodiesOf, familyDesign, usualWorkshop } from '@yellow-cell/core';
+import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { asBreeder } from '../src/store/database.ts';
+import { workshopOutOfSettings } from '../src/store/workshop.ts';
 import { freshServer } from './bench.test.kit.ts';
 
 let server: Awaited<ReturnType<typeof freshServer>>;
@@ -75,8 +78,9 @@ describe('a box in the workshop', () => {
     expect((await server.app.inject('/api/session')).json().settings.climates).toBeUndefined();
   });
 
-  it('keeps stock and register with the settings, and refuses an absurd price by its place', async () => {
-    const { settings } = (await server.app.inject('/api/session')).json();
+  it('keeps stock and register in versions of their own, and refuses an absurd price by its place', async () => {
+    const usual = (await server.app.inject('/api/workshop')).json();
+    expect(usual).toEqual({ ...usualWorkshop, version: 0 });
     const workshop = {
       currency: '€',
       kerf_mm: 3,
@@ -108,17 +112,55 @@ describe('a box in the workshop', () => {
         },
       ],
     };
-    const put = (more: object) =>
-      server.app.inject({
-        method: 'PUT',
-        url: '/api/settings',
-        payload: { ...settings, workshop: { ...workshop, ...more } },
-      });
-    expect((await put({ fittings: { disc: -5 } })).json().problems).toMatchObject([
-      { path: 'workshop.fittings.disc', sentence: 'A price cannot be below 0.' },
+    const put = (version: number, more: object = {}) =>
+      server.app.inject({ method: 'PUT', url: '/api/workshop', payload: { ...workshop, version, ...more } });
+    expect((await put(0, { fittings: { disc: -5 } })).json().problems).toMatchObject([
+      { path: 'fittings.disc', sentence: 'A price cannot be below 0.' },
     ]);
-    expect((await put({})).statusCode).toBe(200);
-    expect((await server.app.inject('/api/session')).json().settings.workshop).toEqual(workshop);
+    const twice = [...workshop.register, ...workshop.register];
+    expect((await put(0, { register: twice })).json().problems).toMatchObject([
+      { path: 'register', sentence: 'Two lines of the register bear one id.' },
+    ]);
+    expect((await put(0)).json()).toEqual({ ...workshop, version: 1 });
+    expect((await server.app.inject('/api/workshop')).json()).toEqual({ ...workshop, version: 1 });
+    // Whoever wrote by what is no longer so is told what it is now, and nothing of theirs is kept.
+    for (const version of [0, 2]) {
+      const late = await put(version, { stock: [] });
+      expect([late.statusCode, late.json().changed[0], late.json().current.version]).toEqual([
+        409,
+        expect.stringContaining('Stock'),
+        1,
+      ]);
+    }
+    const printer = {
+      width_mm: 220,
+      length_mm: 220,
+      height_mm: 250,
+      nozzle_mm: 0.4,
+      layer_mm: 0.2,
+      speed_mms: 50,
+    };
+    const deep = { ...workshop.register[0], format: 'langstroth-deep', comb: 'drawn' };
+    const more = { printer, plastic: 22.5, stock: [], register: [deep] };
+    expect((await put(1, more)).statusCode).toBe(200);
+    expect((await server.app.inject('/api/workshop')).json()).toEqual({ ...workshop, ...more, version: 2 });
+  });
+
+  it('moves what was in the settings of before to where it belongs now, once', async () => {
+    const { database, context } = server;
+    const workshop = { ...usualWorkshop, currency: 'kr', fittings: { disc: 3 } };
+    await asBreeder(database, context.breeder, async (store) => {
+      await store.deleteFrom('workshop').execute();
+      await store.deleteFrom('stock_sheet').execute();
+      await store.deleteFrom('equipment').execute();
+      await sql`update breeder set settings = (settings::jsonb || ${JSON.stringify({ workshop })}::jsonb)::json`.execute(
+        store,
+      );
+      await workshopOutOfSettings(store);
+      await workshopOutOfSettings(store);
+    });
+    expect((await server.app.inject('/api/workshop')).json()).toEqual({ ...workshop, version: 1 });
+    expect((await server.app.inject('/api/session')).json().settings.workshop).toBeUndefined();
   });
 });
 

@@ -56,15 +56,28 @@ export const Equipment = z.strictObject({
 });
 export type Equipment = z.infer<typeof Equipment>;
 
+const eachOnce = (lines: readonly { id: string }[]): boolean =>
+  new Set(lines.map(({ id }) => id)).size === lines.length;
+
 export const Workshop = z.strictObject({
   currency: text(8),
   kerf_mm: z.number().min(0, 'The kerf cannot be below 0 mm.').max(50, 'No saw cuts wider than 50 mm.'),
-  stock: z.array(StockSheet).max(200, 'At most 200 kinds of sheets are kept.'),
+  stock: z
+    .array(StockSheet)
+    .max(200, 'At most 200 kinds of sheets are kept.')
+    .refine(eachOnce, 'Two lines of the stock bear one id.'),
   /** Fittings by their key. */
   fittings: z.record(text(40), price),
   printer: PrinterBed.nullable(),
   /** For a kilogram of printed plastic. */
   plastic: price.nullable(),
-  register: z.array(Equipment).max(1_000, 'At most 1,000 lines are kept in the register.'),
+  register: z
+    .array(Equipment)
+    .max(1_000, 'At most 1,000 lines are kept in the register.')
+    .refine(eachOnce, 'Two lines of the register bear one id.'),
 });
 export type Workshop = z.infer<typeof Workshop>;
+
+/** As it is kept: 0 until it is first saved, and the usual workshop of core until then. */
+export const KeptWorkshop = Workshop.extend({ version: z.number().int().min(0) });
+export type KeptWorkshop = z.infer<typeof KeptWorkshop>;

@@ -5,7 +5,6 @@ import { Measures } from './measures.ts';
 import { CalendarDate, Id, Instant, name, text, wholeNumber, Zone } from './primitives.ts';
 import { BoxBefore } from './standing.ts';
 import { DueKind, Status } from './status.ts';
-import { Workshop } from './workshop.ts';
 
 export const YardFields = z.strictObject({
   name: name(80),
@@ -155,8 +154,6 @@ export const SettingFields = z.strictObject({
   constants: z.record(Id, z.record(text(40), z.number())),
   /** The climate of a yard, where it was typed or read; else it is estimated from the latitude. */
   climates: z.record(Id, Climate).optional(),
-  /** Until it is first saved, the usual workshop of core holds. */
-  workshop: Workshop.optional(),
 });
 export type SettingFields = z.infer<typeof SettingFields>;
 export const Settings = SettingFields.extend({ version: wholeNumber(1) });

@@ -6,7 +6,7 @@ import { Conflict, fieldChanges, NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
 import { reckonLater, reckonYard } from './reckon.ts';
 
-const FIELD_NAMES = { person: 'Name', constants: 'Constants', climates: 'Climates', workshop: 'Workshop' };
+const FIELD_NAMES = { person: 'Name', constants: 'Constants', climates: 'Climates' };
 const MEASURE_NAMES = {
   length: 'Lengths',
   weight: 'Weights',

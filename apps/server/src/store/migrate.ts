@@ -10,6 +10,7 @@ import * as beside from './migrations/007-beside.ts';
 import * as words from './migrations/008-words.ts';
 import * as longWords from './migrations/009-long-words.ts';
 import * as reckonWait from './migrations/010-reckon-wait.ts';
+import * as workshop from './migrations/011-workshop.ts';
 
 /** Forward only, in this order; a landed migration is never edited. */
 const migrations: Record<string, Migration> = {
@@ -23,6 +24,7 @@ const migrations: Record<string, Migration> = {
   '008-words': words,
   '009-long-words': longWords,
   '010-reckon-wait': reckonWait,
+  '011-workshop': workshop,
 };
 
 export const latestMigration = Object.keys(migrations).at(-1) ?? '';

@@ -25,6 +25,9 @@ export interface Tables {
   queen_state: QueenStateTable;
   due_state: DueStateTable;
   sensor_reading: SensorReadingTable;
+  workshop: WorkshopTable;
+  stock_sheet: StockSheetTable;
+  equipment: EquipmentTable;
 }
 
 export interface Owned {
@@ -219,3 +222,39 @@ export type ReadRows = {
 };
 export type RoundInsert = Insertable<RoundStateTable>;
 export type WeatherInsert = Insertable<WeatherDayTable>;
+
+export interface WorkshopTable extends Owned {
+  version: number;
+  currency: string;
+  kerf_mm: number;
+  printer: Json<object> | null;
+  plastic: number | null;
+  /** Prices of fittings by their key. */
+  fittings: Json<object>;
+}
+/** A line of what a breeder keeps lists of: `place` is where it stands in its list. */
+interface ListLine extends Owned {
+  id: string;
+  place: number;
+}
+export interface StockSheetTable extends ListLine {
+  name: string;
+  material: string;
+  thickness_mm: number;
+  width_mm: number;
+  height_mm: number;
+  at_hand: number | null;
+  price: number | null;
+}
+export interface EquipmentTable extends ListLine {
+  kind: string;
+  name: string;
+  count: number;
+  finish: string;
+  condition: string;
+  kept_at: string;
+  missing: string;
+  format: string | null;
+  comb: string | null;
+  slot_mm: number | null;
+}

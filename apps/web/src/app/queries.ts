@@ -4,6 +4,7 @@ import type {
   Design,
   DesignSummary,
   Found,
+  KeptWorkshop,
   LogEvent,
   QueenStory,
   RearingSeason,
@@ -45,6 +46,12 @@ export const sessionQuery = queryOptions({
 export const yardsQuery = queryOptions({
   queryKey: ['yards'],
   queryFn: ({ signal }) => getJson<Yard[]>('/yards', signal),
+});
+
+export const workshopQuery = queryOptions({
+  queryKey: ['workshop'],
+  queryFn: ({ signal }) => getJson<KeptWorkshop>('/workshop', signal),
+  staleTime: 60_000,
 });
 
 export const designsQuery = queryOptions({

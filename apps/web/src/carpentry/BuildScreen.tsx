@@ -1,11 +1,12 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Joint } from '@yellow-cell/contract';
-import { buildSteps, constantsWith, parts, usualWorkshop } from '@yellow-cell/core';
+import { buildSteps, constantsWith, parts } from '@yellow-cell/core';
 import { Printer } from 'lucide-react';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { designQuery, sessionQuery, yardsQuery } from '../app/queries.ts';
 import { Stepper } from '../parts/Stepper.tsx';
+import { useWorkshop } from '../workshop/useWorkshop.ts';
 import { FilesView } from './FilesView.tsx';
 import { PartList } from './PartList.tsx';
 import { SheetsView } from './SheetsView.tsx';
@@ -38,7 +39,7 @@ export function BuildScreen() {
   const { data: yards } = useSuspenseQuery(yardsQuery);
   const own = settings.constants[yards[0]?.id ?? ''];
   const constants = useMemo(() => constantsWith(own), [own]);
-  const workshop = settings.workshop ?? usualWorkshop;
+  const workshop = useWorkshop();
   const version =
     saved.versions.find(({ number }) => number === Number(params.get('version'))) ?? saved.versions.at(-1);
   if (!version) throw new Error('A design without a version.');

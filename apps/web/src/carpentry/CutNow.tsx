@@ -3,8 +3,8 @@ import { type Constants, type SheetGroup, stockAfter } from '@yellow-cell/core';
 import { useState } from 'react';
 import { ApiError } from '../app/api.ts';
 import { newId } from '../app/ids.ts';
-import { saveSettings } from '../app/saveSettings.ts';
 import { useToast } from '../parts/Toast.tsx';
+import { saveWorkshop } from '../workshop/saveWorkshop.ts';
 
 interface CutNowProps {
   groups: readonly SheetGroup[];
@@ -19,7 +19,7 @@ interface CutNowProps {
 export function CutNow({ groups, found, workshop, constants, ready }: CutNowProps) {
   const [problem, setProblem] = useState('');
   const toast = useToast();
-  const put = (stock: Workshop['stock']) => saveSettings(() => ({ workshop: { ...workshop, stock } }));
+  const put = (stock: Workshop['stock']) => saveWorkshop({ stock });
   const cut = async () => {
     const sawn = groups.flatMap((group) => {
       const answer = found.get(group.key);

@@ -1,10 +1,6 @@
-import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Workshop } from '@yellow-cell/contract';
-import { usualWorkshop } from '@yellow-cell/core';
 import { useState } from 'react';
 import { ApiError } from '../app/api.ts';
-import { sessionQuery } from '../app/queries.ts';
-import { saveSettings } from '../app/saveSettings.ts';
 import { useSay } from '../app/units.ts';
 import { Notice } from '../parts/Notice.tsx';
 import { useToast } from '../parts/Toast.tsx';
@@ -12,20 +8,20 @@ import { FittingPrices } from './FittingPrices.tsx';
 import { PrinterFields } from './PrinterFields.tsx';
 import { Register } from './Register.tsx';
 import { StockTable } from './StockTable.tsx';
+import { saveWorkshop } from './saveWorkshop.ts';
+import { useWorkshop } from './useWorkshop.ts';
 
 /** What the shed has and pays: sheets at hand and to buy, prices, the printer, and the register of what lies ready. */
 export function WorkshopScreen() {
   const say = useSay();
-  const { settings } = useSuspenseQuery(sessionQuery).data;
-  const workshop = settings.workshop ?? usualWorkshop;
+  const workshop = useWorkshop();
   const [problems, setProblems] = useState<readonly string[]>([]);
   const toast = useToast();
   const save = async (change: Partial<Workshop>, words: string): Promise<boolean> => {
-    const put = (next: Workshop) => saveSettings(() => ({ workshop: next }));
     try {
       setProblems([]);
-      await put({ ...workshop, ...change });
-      toast({ text: words, undo: () => put(workshop) });
+      await saveWorkshop(change);
+      toast({ text: words, undo: () => saveWorkshop(workshop) });
       return true;
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;

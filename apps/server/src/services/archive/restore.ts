@@ -6,6 +6,7 @@ import { ProblemsError } from '@yellow-cell/core';
 import { extract } from 'tar-stream';
 import { countLines, writeLines } from '../../store/archive.ts';
 import { asBreeder, type Database, type Store } from '../../store/database.ts';
+import { workshopOutOfSettings } from '../../store/workshop.ts';
 import { rebuild } from '../rebuild.ts';
 import { type ArchiveKind, KINDS, kindOf, MANIFEST, Manifest, type Tell } from './manifest.ts';
 
@@ -41,6 +42,7 @@ export async function restore(
       done += lines.length;
       tell({ done, of });
     }
+    await workshopOutOfSettings(store);
     await rebuild(store, breeder);
   });
 }
@@ -69,7 +71,7 @@ export async function checkArchive(file: string): Promise<Manifest> {
   const wrong = manifest.files.find((each, index) => JSON.stringify(each) !== JSON.stringify(seen[index]));
   if (wrong) throw damaged(`“${wrong.name}” is not as it was written.`);
   if (seen.length !== manifest.files.length) throw damaged('It holds more than it says.');
-  if (KINDS.some((kind) => counts[kind] !== manifest?.counts[kind]))
+  if (KINDS.some((kind) => counts[kind] !== (manifest?.counts[kind] ?? 0)))
     throw damaged('Its counts do not agree.');
   return manifest;
 }
