@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
-import { type EventKind, Family as Families, type Family, payloads } from '@yellow-cell/contract';
+import { type EventKind, Family as Families, type Family, payloads, Standing } from '@yellow-cell/contract';
 import { subjectFields } from '@yellow-cell/contract/subjects';
 import { bayIdsOf, bodiesOf, buildSteps, defaultConstants, familyDesign, sheetsOf } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -185,7 +185,11 @@ describe('every kind of event, in every variant of its schema', () => {
         const pick = await boxFor(kind, family);
         for (const { value } of variantsOf(payloads[kind], pick)) await tryVariant(kind, value);
         const box = pick('box')[0];
-        expect((await server.app.inject(`/api/boxes/${box}`)).statusCode).toBe(200);
+        const stands = await server.app.inject(`/api/boxes/${box}`);
+        expect([stands.statusCode, Standing.safeParse(stands.json()).error?.issues]).toEqual([
+          200,
+          undefined,
+        ]);
         expect((await server.app.inject(`/api/boxes/${box}/log`)).statusCode).toBe(200);
       }
     },

@@ -1,4 +1,4 @@
-import { TakesBy } from '@yellow-cell/contract';
+import { Around, QueenStory, RearingSeason, Standing, TakesBy, UnsettledPage } from '@yellow-cell/contract';
 import {
   compassPoint,
   fold,
@@ -10,6 +10,7 @@ import {
   verdictOn,
 } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { z } from 'zod';
 import { prepare } from '../src/prepare.ts';
 import { realClock } from '../src/services/clock.ts';
 import { logEntries } from '../src/services/logEntries.ts';
@@ -44,6 +45,28 @@ async function allEvents() {
     return { events: await eventsAbout(store, ids), known };
   });
 }
+
+describe('what is stored to be shown', () => {
+  it('is as its schemas say, of every box, queen, round and season of the demo', async () => {
+    const ask = async (url: string) => (await server.app.inject(`/api${url}`)).json();
+    const issues = (schema: z.ZodType, answer: unknown) => schema.safeParse(answer).error?.issues;
+    const yards: { id: string }[] = await ask('/yards');
+    for (const { id } of yards) {
+      for (let next: string | null = ''; next !== null; ) {
+        const page: Standing = await ask(
+          `/yards/${id}/standing?limit=20${next && `&after=${encodeURIComponent(next)}`}`,
+        );
+        expect(issues(Standing, page)).toBeUndefined();
+        for (const queen of page.boxes.flatMap(({ queens }) => queens.slice(0, 1)))
+          expect(issues(QueenStory, await ask(`/queens/${queen.id}`))).toBeUndefined();
+        next = page.next;
+      }
+      expect(issues(Around, await ask(`/yards/${id}/around`))).toBeUndefined();
+    }
+    expect(issues(RearingSeason, await ask('/rearing?on=2026-05-31'))).toBeUndefined();
+    expect(issues(UnsettledPage, await ask('/to-settle'))).toBeUndefined();
+  });
+});
 
 describe('rebuilding the read tables from the log', () => {
   it('gives the rows that stood there, after a season of entries and a hundred random withdrawals and late arrivals', async () => {

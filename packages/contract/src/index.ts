@@ -20,6 +20,7 @@ export * from './reduce.ts';
 export * from './season.ts';
 export * from './sensor.ts';
 export * from './standing.ts';
+export * from './state.ts';
 export * from './status.ts';
 export * from './wintering.ts';
 export * from './workshop.ts';
