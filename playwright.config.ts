@@ -1,11 +1,11 @@
 import { defineConfig } from '@playwright/test';
-import { E2E_URL } from './e2e/address.ts';
+import { E2E_URL, STAGES, stageAt } from './e2e/address.ts';
 import { chromiumFlags, chromiumPath } from './tools/chromium.ts';
 
 export default defineConfig({
   testDir: 'e2e',
-  // One database, and one test stops it: the tests take turns.
-  workers: 1,
+  // Each has an application and a database of its own, which its tests change, and stop, in turns.
+  workers: STAGES,
   // What is long runs in `npm run suites` alone.
   ...(process.env.YC_ALL ? {} : { grepInvert: /@long/ }),
   retries: process.env.CI ? 1 : 0,
@@ -27,10 +27,10 @@ export default defineConfig({
     actionTimeout: 20_000,
     trace: 'retain-on-failure',
   },
-  webServer: {
-    command: 'node --import tsx e2e/serve.ts',
-    url: `${E2E_URL}/api/health`,
+  webServer: Array.from({ length: STAGES }, (_, index) => ({
+    command: `node --import tsx e2e/serve.ts ${index}`,
+    url: `${stageAt(index).url}/api/health`,
     timeout: 120_000,
-    gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
-  },
+    gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 10_000 },
+  })),
 });

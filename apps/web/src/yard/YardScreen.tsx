@@ -5,6 +5,7 @@ import { Menu } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink, useLocation, useParams, useSearchParams } from 'react-router';
 import { paramsNow } from '../app/address.ts';
+import { useAsOf } from '../app/now.ts';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { useKeys } from '../app/useKeys.ts';
@@ -155,14 +156,17 @@ interface YardHeadProps {
 
 function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
   const say = useSay();
-  const { yard, boxes, weather, on } = view;
+  const { isToday } = useAsOf();
+  const { yard, boxes, weather, on, more } = view;
+  // Where not all boxes have come, the yard is counted as a whole, and what is due among those that have.
+  const some = more !== undefined && isToday;
   const { search } = useLocation();
   const date = new URLSearchParams(search).get('on');
   const compartments = boxes.flatMap((each) => each.compartments);
   const due = compartments.filter(({ urgency }) => urgency === 'due' || urgency === 'overdue').length;
   const today = weather.get(on);
   // On a phone the first task comes before all this.
-  const [more, setMore] = useState(false);
+  const [unfolded, setUnfolded] = useState(false);
   return (
     <div className="flex flex-wrap items-center gap-x-3 bg-sheet px-4 sm:items-baseline sm:gap-x-5 sm:gap-y-1 sm:px-5 sm:pt-3 sm:pb-1">
       <h1 className="min-w-0 truncate text-base max-sm:flex-1">{yard.name}</h1>
@@ -170,20 +174,22 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
         type="button"
         className="no-print order-last flex size-12 items-center justify-center sm:hidden"
         aria-label="More of this yard"
-        aria-expanded={more}
-        onClick={() => setMore(!more)}
+        aria-expanded={unfolded}
+        onClick={() => setUnfolded(!unfolded)}
       >
         <Menu size={20} aria-hidden />
       </button>
-      <p className={`text-soft max-sm:order-last max-sm:w-full ${more ? '' : 'max-sm:hidden'}`}>
+      <p className={`text-soft max-sm:order-last max-sm:w-full ${unfolded ? '' : 'max-sm:hidden'}`}>
         <Said>
-          {countOf(boxes.length, 'box', 'boxes')} · {countOf(compartments.length, 'compartment')} · {due} due
+          {countOf(some ? yard.boxes : boxes.length, 'box', 'boxes')} ·{' '}
+          {countOf(some ? yard.compartments : compartments.length, 'compartment')} · {due} due
+          {some ? ` in the first ${countOf(boxes.length, 'box', 'boxes')}` : ''}
           {today ? ` · ${weatherWords(today)}` : ''}
         </Said>
       </p>
       <nav
         aria-label="Yards"
-        className={`no-print flex flex-wrap gap-x-3 text-sm max-sm:order-last max-sm:w-full max-sm:gap-x-5 max-sm:text-base ${more ? '' : 'max-sm:hidden'}`}
+        className={`no-print flex flex-wrap gap-x-3 text-sm max-sm:order-last max-sm:w-full max-sm:gap-x-5 max-sm:text-base ${unfolded ? '' : 'max-sm:hidden'}`}
       >
         {yards
           .filter(({ id }) => id !== yard.id)
