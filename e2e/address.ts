@@ -15,4 +15,6 @@ export const stageAt = (index: number) => {
 };
 
 /** That of the worker which reads this. */
-export const { url: E2E_URL, controlUrl: CONTROL_URL } = stageAt(Number(process.env.TEST_PARALLEL_INDEX ?? 0));
+export const { url: E2E_URL, controlUrl: CONTROL_URL } = stageAt(
+  Number(process.env.TEST_PARALLEL_INDEX ?? 0),
+);

@@ -135,7 +135,7 @@ async function says(page: Page, line: string): Promise<void> {
   await kept;
 }
 
-test('an autumn of twenty colonies is planned, ticked, wintered with three hefts, and parted in spring', async ({
+test('an autumn of twenty colonies is planned, ticked, wintered with three hefts, and parted in spring @long', async ({
   browser,
   request,
 }) => {

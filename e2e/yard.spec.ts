@@ -243,3 +243,35 @@ test('the quick line is there with the page: no key is lost, no shortcut fires, 
   await page.keyboard.press('Escape');
   await expect(line).toHaveValue('');
 });
+
+test('a map is looked at nearer, drawn along, walked by arrows, and seen whole again', async ({ page }) => {
+  await page.goto('/yard?view=map');
+  const room = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}: `) });
+  const width = async () => (await room('B3 Middle').boundingBox())?.width ?? 0;
+  await expect(room('B3 Middle')).toBeVisible();
+  const whole = await width();
+  const map = await page.getByRole('group', { name: 'Quarry meadow from above' }).boundingBox();
+  const at = await room('B3 Middle').boundingBox();
+  if (!map || !at) throw new Error('There is no map.');
+  await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2);
+  await expect(async () => {
+    await page.mouse.wheel(0, -200);
+    expect(await width()).toBeGreaterThan(whole * 1.2);
+  }).toPass();
+  // What lay under the hand lies there still; a drag takes it along, and chooses nothing.
+  const near = await room('B3 Middle').boundingBox();
+  expect(Math.abs((near?.x ?? 0) + (near?.width ?? 0) / 2 - at.x - at.width / 2)).toBeLessThan(8);
+  const address = page.url();
+  await page.mouse.down();
+  await page.mouse.move(at.x + 60, at.y + 40, { steps: 5 });
+  await page.mouse.up();
+  expect((await room('B3 Middle').boundingBox())?.x).toBeGreaterThan((near?.x ?? 0) + 20);
+  expect(page.url()).toBe(address);
+  await room('B3 West').focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.locator(':focus')).toHaveAttribute('aria-label', /^B4 /);
+  await page.keyboard.press('0');
+  await expect.poll(width).toBeCloseTo(whole, 0);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('complementary').getByRole('heading', { name: /^B4/ })).toBeVisible();
+});

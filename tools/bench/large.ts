@@ -6,6 +6,7 @@ import { root } from '../root.ts';
 import { setStage } from '../stage.ts';
 import type { Figure } from './figure.ts';
 import { fillLargeYard } from './largeYard.ts';
+import { mapFigures } from './map.ts';
 import { mixedLoadFigure } from './mixed.ts';
 import { serverFigures } from './server.ts';
 
@@ -33,7 +34,11 @@ export async function largeFigures(rows: number): Promise<Figure[]> {
   try {
     const large = await fillLargeYard(stage, rows);
     const figures = await serverFigures(stage, large);
-    return [...figures, await mixedLoadFigure(stage, large, longestHeld)];
+    return [
+      ...figures,
+      ...(await mapFigures(stage, large)),
+      await mixedLoadFigure(stage, large, longestHeld),
+    ];
   } finally {
     await stage.close();
     rmSync(dir, { recursive: true, force: true });

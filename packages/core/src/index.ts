@@ -311,7 +311,7 @@ export {
   type Missing,
   thingsOf,
 } from './yard/apart.ts';
-export { type BoxView, boxViews, type CompartmentView, isDue } from './yard/boxView.ts';
+export { type BoxView, boxViews, type CompartmentView, inOrderOfLabels, isDue } from './yard/boxView.ts';
 export { type CalendarEntry, calendarEntries, roundEntries } from './yard/calendarEntries.ts';
 export { clashesWith } from './yard/clash.ts';
 export {

@@ -1,40 +1,51 @@
+import type { BoxState } from '@yellow-cell/contract';
 import { type Compartment, isDue, isEntrance, roleSign, showDay, statusLine } from '@yellow-cell/core';
-import type { KeyboardEvent, MouseEvent } from 'react';
+import { type KeyboardEvent, type MouseEvent, memo } from 'react';
 import { useSay } from '../app/units.ts';
 import { BoxShapes } from '../drawing/BoxShapes.tsx';
 import { centreOf, rectOf, type SheetRect, standing } from '../drawing/place.ts';
 import { SharedSign, StatusSign } from '../drawing/StatusSign.tsx';
-import { useChoice } from './useChoice.ts';
 import type { BoxView, CompartmentView } from './useYard.ts';
 
 /** Sheet units for a mm of box. */
-const BOX_SCALE = 0.235;
+export const BOX_SCALE = 0.235;
+export const LABEL_SIZE = 14;
 /** A front that looks south is drawn without turning. */
 const UNTURNED_DEG = 180;
 
+export const turnOf = ({ place }: BoxState): number => (place?.bearing_deg ?? UNTURNED_DEG) - UNTURNED_DEG;
+
 interface YardBoxProps {
   view: BoxView;
-  at: { x: number; y: number };
-  /** Labels of the boxes that it stands on. */
-  under?: readonly string[];
+  x: number;
+  y: number;
+  /** With those of the boxes that it stands on, where it stands on some. */
+  label?: string;
+  labelSize?: number;
+  isChosen: boolean;
+  /** False where the tab key passes its rooms by. */
+  isTabbed?: boolean;
+  /** A bay of the compartment that is chosen of it. */
+  bay: string | undefined;
+  onChoose: (box: string, bay?: string) => void;
 }
 
 /** A box as it stands: to scale, turned to its bearing, each compartment with its sign, which stays upright. */
-export function YardBox({ view, at, under = [] }: YardBoxProps) {
+export const YardBox = memo(function YardBox(props: YardBoxProps) {
+  const { view, x, y, isChosen, bay, onChoose } = props;
   const { box, drawing, model, compartments } = view;
-  const { box: chosenBox, bay, choose } = useChoice();
-  const turn = (box.place?.bearing_deg ?? UNTURNED_DEG) - UNTURNED_DEG;
+  const { label = box.label, labelSize = LABEL_SIZE, isTabbed = true } = props;
+  const turn = turnOf(box);
   const placing = standing(BOX_SCALE, drawing);
-  const isChosen = chosenBox === box.id;
   const occupied = new Set(
     compartments.filter(({ status }) => status !== 'empty').flatMap(({ bays }) => bays),
   );
   const frameFill = framesOfEmpty(model.compartments, occupied);
   const low = lowestPoint(drawing, turn);
   return (
-    <g transform={`translate(${at.x} ${at.y})`}>
+    <g transform={`translate(${x} ${y})`}>
       <g transform={`rotate(${turn})`}>
-        <g className="cursor-pointer" onClick={() => choose(box.id)} aria-hidden>
+        <g className="cursor-pointer" onClick={() => onChoose(box.id)} aria-hidden>
           <BoxShapes
             drawing={drawing}
             placing={placing}
@@ -70,28 +81,29 @@ export function YardBox({ view, at, under = [] }: YardBoxProps) {
               compartment={compartment}
               area={area}
               turn={turn}
+              isTabbed={isTabbed}
               chosen={isChosen && compartment.bays.includes(bay ?? '')}
-              onChoose={() => choose(box.id, compartment.bays[0])}
+              onChoose={() => onChoose(box.id, compartment.bays[0])}
             />
           );
         })}
       </g>
       <text
-        y={low + 25}
+        y={low + 11 + labelSize}
         textAnchor="middle"
-        fontSize={14}
+        fontSize={labelSize}
         fontWeight={700}
         fill="var(--ink)"
         textDecoration={isChosen ? 'underline' : undefined}
       >
-        {[box.label, ...under].join(' / ')}
+        {label}
       </text>
     </g>
   );
-}
+});
 
 /** Rooms one above another lie on the same spot of the map: each has its share of it, the lowest nearest the front. */
-function shareOf(area: SheetRect, rooms: readonly Compartment[], index: number): SheetRect {
+export function shareOf(area: SheetRect, rooms: readonly Compartment[], index: number): SheetRect {
   const [from, to] = rooms[index]?.x ?? [0, 0];
   const stacked = rooms.flatMap(({ x }, other) => (x[0] < to && from < x[1] ? [other] : []));
   const height = area.height / stacked.length;
@@ -103,12 +115,13 @@ interface RoomProps {
   compartment: CompartmentView;
   area: { x: number; y: number; width: number; height: number };
   turn: number;
+  isTabbed: boolean;
   chosen: boolean;
   onChoose: () => void;
 }
 
 /** One compartment: pressed or reached by keyboard, it is chosen. */
-function Room({ view, compartment, area, turn, chosen, onChoose }: RoomProps) {
+function Room({ view, compartment, area, turn, isTabbed, chosen, onChoose }: RoomProps) {
   const say = useSay();
   const { x, y } = centreOf(area);
   const due = isDue(compartment);
@@ -118,7 +131,7 @@ function Room({ view, compartment, area, turn, chosen, onChoose }: RoomProps) {
   return (
     <g
       role="button"
-      tabIndex={0}
+      tabIndex={isTabbed ? 0 : -1}
       aria-pressed={chosen}
       aria-label={`${view.box.label} ${compartment.name}: ${say(statusLine(compartment))}`}
       className="group cursor-pointer outline-none"

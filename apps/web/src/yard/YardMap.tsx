@@ -1,23 +1,37 @@
-import { Move } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { Maximize, Move, ZoomIn, ZoomOut } from 'lucide-react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { Compass } from '../drawing/Compass.tsx';
 import { useSize } from '../parts/useSize.ts';
 import { ArrangeBar } from './ArrangeBar.tsx';
 import { SignKey } from './SignKey.tsx';
+import { SmallBox } from './SmallBox.tsx';
 import { useArrange } from './useArrange.ts';
 import { useChoice } from './useChoice.ts';
+import { type OnMap, useMapKeys } from './useMapKeys.ts';
+import { type MapZoom, useMapZoom } from './useMapZoom.ts';
 import type { BoxView, YardView } from './useYard.ts';
-import { YardBox } from './YardBox.tsx';
+import { LABEL_SIZE, YardBox } from './YardBox.tsx';
 
 /** Sheet units for a metre between stands; the boxes themselves are drawn larger, to be read and pressed. */
 const PER_METRE = 68;
 const PAD = { side: 96, top: 92, bottom: 112 };
+/** Drawn no larger than this; below the other, signs and labels cannot be read, and boxes are drawn by their rooms alone. */
+const LARGEST = 1.15;
+const READABLE = 0.3;
+/** Labels are no smaller than this on screen, in pixels. */
+const LEAST_LABEL = 10;
+/** Beyond the window boxes are not drawn; the farthest that one reaches from its middle, in sheet units. */
+const REACH = 120;
+/** A press of a button looks so much nearer. */
+const STEP = 1.6;
+
+const MapGestures = lazy(() => import('./MapGestures.tsx'));
 
 /** Stands and boxes from above, north up. While it is being arranged, boxes are dragged, turned and stacked. */
 export function YardMap({ view }: { view: YardView }) {
   const [ref, size] = useSize<HTMLDivElement>({ width: 900, height: 640 });
-  const { choose } = useChoice();
+  const { box: chosen, bay, choose } = useChoice();
   const { isToday } = useAsOf();
   const [arranging, setArranging] = useState(false);
   const spread = useMemo(() => spreadOf(view.boxes), [view.boxes]);
@@ -27,13 +41,40 @@ export function YardMap({ view }: { view: YardView }) {
   });
   const wide = PAD.side * 2 + (spread.east - spread.west) * PER_METRE;
   const high = PAD.top + PAD.bottom + (spread.north - spread.south) * PER_METRE;
-  const scale = Math.min(1.15, size.width / wide, size.height / high);
+  const scale = Math.min(LARGEST, size.width / wide, size.height / high);
   const shift = {
     x: Math.max(0, (size.width - wide * scale) / 2),
     y: Math.max(0, (size.height - high * scale) / 2),
   };
-  const arrange = useArrange(view, arranging, PER_METRE * scale);
+  const zoom = useMapZoom(size, LARGEST / scale);
+  const { at } = zoom;
+  const drawn = scale * at.k;
+  const arrange = useArrange(view, arranging, PER_METRE * drawn);
   const stacks = useMemo(() => stacksOf(view.boxes), [view.boxes]);
+  const onScreen = (spot: { x: number; y: number }) => ({
+    x: (shift.x + spot.x * scale) * at.k + at.x,
+    y: (shift.y + spot.y * scale) * at.k + at.y,
+  });
+  /** Whether any of a box lies in the window, or with `whole` all of it. */
+  const isSeen = (spot: { x: number; y: number }, whole = false) => {
+    const { x, y } = onScreen(spot);
+    const reach = REACH * drawn * (whole ? -1 : 1);
+    return x > -reach && x < size.width + reach && y > -reach && y < size.height + reach;
+  };
+  const places = stacks.map(
+    ({ top, below }): OnMap => ({ box: top.box.id, ...place((below.at(-1) ?? top).box.place) }),
+  );
+  const bring = (spot: OnMap) => {
+    if (at.k > 1 && !isSeen(spot, true)) zoom.centreOn(shift.x + spot.x * scale, shift.y + spot.y * scale);
+  };
+  useInSight(chosen, () => {
+    const spot = places.find(({ box }) => box === chosen);
+    if (spot && !isSeen(spot)) bring(spot);
+  });
+  const isFar = drawn < READABLE && !arranging;
+  const isDrawn = (spot: OnMap) => isFar || isSeen(spot);
+  const { tabbed, ...keys } = useMapKeys(places, chosen, zoom, isDrawn, bring);
+  const labelSize = Math.max(LABEL_SIZE, Math.round(LEAST_LABEL / drawn));
   return (
     <div className="flex h-full flex-col">
       {arranging && (
@@ -51,8 +92,9 @@ export function YardMap({ view }: { view: YardView }) {
           height={size.height}
           role="group"
           aria-label={`${view.yard.name} from above`}
-          className={`absolute inset-0 block ${arranging ? 'touch-none' : ''}`}
+          className={`absolute inset-0 block ${arranging || at.k > 1 ? 'touch-none' : '[touch-action:pan-x_pan-y]'}`}
           {...arrange.onSheet}
+          {...keys}
         >
           <rect
             width={size.width}
@@ -61,19 +103,39 @@ export function YardMap({ view }: { view: YardView }) {
             onClick={() => choose()}
             aria-hidden
           />
-          <g transform={`translate(${shift.x} ${shift.y}) scale(${scale})`}>
+          <g transform={`translate(${at.x + shift.x * at.k} ${at.y + shift.y * at.k}) scale(${drawn})`}>
             {stacks.map(({ top, below }) => {
               const spot = arrange.spotOf(below.at(-1) ?? top);
+              const where = place(spot);
+              const isChosen = top.box.id === chosen;
+              if (isFar)
+                return (
+                  <SmallBox
+                    key={top.box.id}
+                    view={top}
+                    {...where}
+                    isChosen={isChosen}
+                    isTabbed={top.box.id === tabbed}
+                    onChoose={choose}
+                  />
+                );
+              if (!isSeen(where)) return null;
               return (
                 <g
                   key={top.box.id}
+                  data-box={top.box.id}
                   onPointerDown={(event) => arrange.onTake(event, below.at(-1) ?? top)}
                   className={arranging ? 'cursor-move' : undefined}
                 >
                   <YardBox
                     view={turnedTo(top, spot?.bearing_deg)}
-                    at={place(spot)}
-                    under={below.map(({ box }) => box.label)}
+                    {...where}
+                    label={[top, ...below].map(({ box }) => box.label).join(' / ')}
+                    labelSize={labelSize}
+                    isChosen={isChosen}
+                    isTabbed={top.box.id === tabbed}
+                    bay={isChosen ? bay : undefined}
+                    onChoose={choose}
                   />
                 </g>
               );
@@ -83,6 +145,10 @@ export function YardMap({ view }: { view: YardView }) {
             <Compass latitude_deg={view.yard.latitude_deg} />
           </g>
         </svg>
+        <Suspense>
+          <MapGestures sheet={ref} zoom={zoom} moves={!arranging} />
+        </Suspense>
+        {LARGEST / scale > STEP && <Nearer zoom={zoom} />}
         {isToday && view.boxes.length > 0 && (
           <div className="no-print absolute bottom-3 right-5 flex max-w-[75%] flex-wrap items-center justify-end gap-2 rounded-lg bg-sheet/90 p-1">
             <button
@@ -96,7 +162,7 @@ export function YardMap({ view }: { view: YardView }) {
           </div>
         )}
         {view.more && (
-          <button type="button" className="button no-print absolute bottom-3 left-5" onClick={view.more}>
+          <button type="button" className="button no-print absolute bottom-3 left-44" onClick={view.more}>
             Show more boxes
           </button>
         )}
@@ -104,6 +170,40 @@ export function YardMap({ view }: { view: YardView }) {
       <SignKey boxes={view.boxes} />
     </div>
   );
+}
+
+/** Looking nearer by button, and back to all of it. */
+function Nearer({ zoom }: { zoom: MapZoom }) {
+  const buttons = [
+    ['Nearer', ZoomIn, () => zoom.zoomBy(STEP)],
+    ['Farther', ZoomOut, () => zoom.zoomBy(1 / STEP)],
+    ['The whole yard', Maximize, zoom.whole],
+  ] as const;
+  return (
+    <div className="no-print absolute bottom-3 left-5 flex rounded-lg bg-sheet/90 p-1">
+      {buttons.map(([name, Icon, onPress]) => (
+        <button
+          key={name}
+          type="button"
+          aria-label={name}
+          title={name}
+          disabled={name !== 'Nearer' && zoom.at.k === 1}
+          className="flex size-11 items-center justify-center rounded hover:bg-glow disabled:opacity-40"
+          onClick={onPress}
+        >
+          <Icon size={20} aria-hidden />
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** Whoever is chosen elsewhere is brought into sight, once. */
+function useInSight(chosen: string | undefined, bring: () => void): void {
+  const latest = useRef(bring);
+  latest.current = bring;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: it is brought into sight when it is chosen, and may be moved out again
+  useEffect(() => latest.current(), [chosen]);
 }
 
 /** What is drawn of a stack is its top; the boxes under it are named from above down. */

@@ -15,6 +15,9 @@ interface Work {
   urgency: Urgency;
 }
 
+/** Longer than this nobody reads a list beside a map. */
+const LONGEST = 40;
+
 /** With nothing chosen: what is due in the yard, most pressing first, and what comes in the next week. */
 export function YardSlip({ view }: { view: YardView }) {
   const asked = useAsOf();
@@ -76,7 +79,7 @@ function WorkList({ title, work: list }: { title: string; work: readonly Work[] 
         {title} <span className="font-normal text-soft">{list.length}</span>
       </h3>
       <ul>
-        {list.map(({ view, compartment, work, urgency }) => (
+        {list.slice(0, LONGEST).map(({ view, compartment, work, urgency }) => (
           <li
             key={`${view.box.id} ${compartment.position} ${work.kind} ${work.key ?? ''}`}
             className="border-b border-hairline"
@@ -105,6 +108,15 @@ function WorkList({ title, work: list }: { title: string; work: readonly Work[] 
           </li>
         ))}
       </ul>
+      {list.length > LONGEST && (
+        <p className="py-2 text-soft">
+          … and {list.length - LONGEST} more, all of them on{' '}
+          <Link className="underline" to="?view=today">
+            Today
+          </Link>
+          .
+        </p>
+      )}
     </>
   );
 }

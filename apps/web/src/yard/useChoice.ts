@@ -1,3 +1,4 @@
+import { useCallback, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { paramsNow } from '../app/address.ts';
 
@@ -10,22 +11,25 @@ export interface Choice {
 
 export function useChoice(): Choice {
   const [params, setParams] = useSearchParams();
-  return {
-    box: params.get('box') ?? undefined,
-    bay: params.get('bay') ?? undefined,
-    choose: (box, bay) =>
-      setParams((before) => {
-        const next = paramsNow(before);
-        for (const [key, value] of [
-          ['box', box],
-          ['bay', bay],
-        ] as const) {
-          if (value) next.set(key, value);
-          else next.delete(key);
-        }
-        // What was about to be done where one was is not done elsewhere.
-        for (const key of ['build', 'begin', 'round']) next.delete(key);
-        return next;
-      }),
-  };
+  // The router's changes with the address; hundreds of boxes on a map take this one, and are not drawn anew for that.
+  const latest = useRef(setParams);
+  latest.current = setParams;
+  const choose = useCallback((box?: string, bay?: string) => {
+    latest.current((before) => chosenIn(before, box, bay));
+  }, []);
+  return { box: params.get('box') ?? undefined, bay: params.get('bay') ?? undefined, choose };
+}
+
+function chosenIn(before: URLSearchParams, box?: string, bay?: string): URLSearchParams {
+  const next = paramsNow(before);
+  for (const [key, value] of [
+    ['box', box],
+    ['bay', bay],
+  ] as const) {
+    if (value) next.set(key, value);
+    else next.delete(key);
+  }
+  // What was about to be done where one was is not done elsewhere.
+  for (const key of ['build', 'begin', 'round']) next.delete(key);
+  return next;
 }

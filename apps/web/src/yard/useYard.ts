@@ -7,7 +7,6 @@ import {
 import type { Around, Climate, DesignSummary, Standing, Yard, YardLog } from '@yellow-cell/contract';
 import {
   type BoxView,
-  boxViews,
   type CompartmentView,
   type Constants,
   constantsWith,
@@ -34,6 +33,7 @@ import {
 } from '../app/queries.ts';
 import type { Parcel } from '../app/shelf.ts';
 import { useKeepClocks } from '../playbooks/clocks.ts';
+import { useBoxViews } from './useBoxViews.ts';
 import { useTeller } from './useTeller.ts';
 
 export type { BoxView, CompartmentView };
@@ -53,7 +53,7 @@ export interface YardView {
 }
 
 /** So many pages of a yard come by themselves, one after the other; more when they are asked for. */
-const PAGES_BY_ITSELF = 6;
+const PAGES_BY_ITSELF = 20;
 
 /** The yard as of the day shown: as it stands with what this device has not sent yet, or for a day that is past its story folded here. */
 export function useYard(yard: Yard, alsoBox?: string): YardView {
@@ -100,7 +100,7 @@ export function useDueYard(view: YardView): YardView {
 type Page = Standing | YardLog;
 
 function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefined): YardView {
-  const { on, today, now } = useAsOf();
+  const { on } = useAsOf();
   const { data: session } = useSuspenseQuery(sessionQuery);
   const { data: yards } = useSuspenseQuery(yardsQuery);
   const { data: around } = useSuspenseQuery(aroundQuery(yard.id));
@@ -120,10 +120,15 @@ function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefi
     [yard.id, pages, around, parcels, known, on, teller],
   );
   const weather: Weather = state.weather.get(yard.id) ?? NO_WEATHER;
-  const boxes = useMemo(
-    () => boxViews(state, known, yard.id, constants, { on, today, now }),
-    [state, known, yard.id, constants, on, today, now],
-  );
+  const boxes = useBoxViews({
+    pages,
+    state,
+    known,
+    yard: yard.id,
+    around,
+    constants,
+    toldHere: teller !== undefined,
+  });
   const climate = session.settings.climates?.[yard.id];
   return { yard, on, state, designs: known.designs, boxes, weather, constants, climate, more };
 }

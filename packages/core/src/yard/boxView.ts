@@ -33,18 +33,21 @@ export interface BoxView {
   compartments: readonly CompartmentView[];
 }
 
-/** The boxes that stand in a yard on a day, in the order of their labels. */
+const byLabel = new Intl.Collator('en', { numeric: true });
+export const inOrderOfLabels = (a: BoxView, b: BoxView): number => byLabel.compare(a.box.label, b.box.label);
+
+/** The boxes that stand in a yard on a day, in the order of their labels; all of them, or those of `among`. */
 export function boxViews(
   state: YardState,
   known: Known,
   yard: string,
   constants: Constants,
   asked: { on: Day; today: Day; now?: string },
+  among: Iterable<BoxState> = state.boxes.values(),
 ): BoxView[] {
   const weather: Weather = state.weather.get(yard) ?? new Map();
-  return [...state.boxes.values()]
+  return [...among]
     .filter(({ place, takenApartOn }) => place?.yard === yard && !takenApartOn)
-    .sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))
     .flatMap((box): BoxView[] => {
       const design = designOf(known.designs, box);
       if (!design) return [];
@@ -62,7 +65,8 @@ export function boxViews(
       });
       const designName = known.designs.get(box.design)?.name ?? '';
       return [{ box, design, designName, ...shapesOf(design), compartments }];
-    });
+    })
+    .sort(inOrderOfLabels);
 }
 
 export const isDue = ({ due }: CompartmentView): boolean => due.length > 0;
