@@ -7,6 +7,8 @@ export default defineConfig({
         test: {
           name: 'unit',
           setupFiles: 'tools/chance.ts',
+          // Files share what they import, which takes longer to load than most of them to run; none may leave anything behind.
+          isolate: false,
           // Limits for what hangs, not measures: a busy machine takes many times as long as an idle one.
           testTimeout: 120_000,
           include: [
@@ -21,6 +23,7 @@ export default defineConfig({
         // Against a real PostgreSQL of its own, started for the run.
         test: {
           name: 'store',
+          isolate: false,
           include: ['apps/server/test/**/*.test.ts', 'tools/**/*.spec.ts'],
           globalSetup: 'apps/server/test/cluster.ts',
           hookTimeout: 240_000,

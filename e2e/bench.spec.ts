@@ -96,7 +96,7 @@ test.describe('the bench', () => {
     expect(Number(await divider(page).getAttribute('aria-valuenow'))).toBeCloseTo(at, 1);
   });
 
-  test('the same by keyboard alone', async ({ page }) => {
+  test('the same by keyboard alone @long', async ({ page }) => {
     const press = async (key: string, times = 1) => {
       for (let count = 0; count < times; count++) await page.keyboard.press(key);
     };

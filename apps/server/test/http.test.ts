@@ -199,6 +199,7 @@ describe('the server', () => {
         '/api/settings',
         '/api/takes',
         '/api/to-settle',
+        '/api/workshop',
         '/api/yards',
         '/api/yards/{id}',
         '/api/yards/{id}/around',

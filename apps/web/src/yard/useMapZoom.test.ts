@@ -4,7 +4,6 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { useMapZoom } from './useMapZoom.ts';
 
-
 const SIZE = { width: 900, height: 600 };
 const point = fc.record({
   x: fc.double({ min: 0, max: SIZE.width, noNaN: true }),
