@@ -10,6 +10,7 @@ export default defineConfig({
   test: {
     include: tests,
     setupFiles: ['tools/chance.ts'],
+    isolate: false,
     testTimeout: 120_000,
     hookTimeout: 240_000,
     ...(project === 'store' ? { globalSetup: 'apps/server/test/cluster.ts' } : {}),
