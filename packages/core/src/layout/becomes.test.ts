@@ -38,6 +38,19 @@ describe('what a body could become', () => {
     ]);
   });
 
+  it('counts a hole in a side wall to the outermost part, and of parts alike keeps those of the left', () => {
+    const three = mainBody(familyDesign('threeWay'));
+    const sideOf = new Map(three.entrances.map(({ id, side }) => [id, side]));
+    const closed = (...pulled: number[]) =>
+      becomings(three)
+        .find((each) => each.pulled.join() === pulled.map((index) => three.grooves[index]?.id).join())
+        ?.close.map((id) => sideOf.get(id));
+    // Each part has a low and a high one.
+    expect(closed(0)).toEqual(['front', 'front']);
+    expect(closed(1)).toEqual(['right', 'right']);
+    expect(closed(0, 1)).toEqual(['front', 'front', 'right', 'right']);
+  });
+
   it('leaves a sound box where it says so', () => {
     for (const each of all.filter(({ sound, pulled }) => sound && pulled.length > 0)) {
       const design = withBody(familyDesign('fourWay'), four.id, (body) => become(body, each));
