@@ -11,12 +11,16 @@ export default defineConfig({
           isolate: false,
           // Limits for what hangs, not measures: a busy machine takes many times as long as an idle one.
           testTimeout: 120_000,
-          include: [
-            'packages/**/*.test.ts',
-            'demo/**/*.test.ts',
-            'apps/*/src/**/*.test.{ts,tsx}',
-            'tools/**/*.test.ts',
-          ],
+          include: ['packages/**/*.test.ts', 'demo/**/*.test.ts', 'tools/**/*.test.ts'],
+        },
+      },
+      {
+        // What a screen keeps (queries, an outbox, what is typed) is each file's own.
+        test: {
+          name: 'screens',
+          setupFiles: 'tools/chance.ts',
+          testTimeout: 120_000,
+          include: ['apps/*/src/**/*.test.{ts,tsx}'],
         },
       },
       {

@@ -89,6 +89,7 @@ const steps: readonly Step[] = [
   check('layers', process.execPath, '--import', 'tsx', 'tools/layers.ts'),
   check('unused', bin('knip')),
   vitest('unit'),
+  vitest('screens'),
   vitest('store'),
   playwright,
 ];

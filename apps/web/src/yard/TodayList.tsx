@@ -13,6 +13,8 @@ import { type BoxView, type CompartmentView, useDueYard, type YardView } from '.
 import { FlyingTap, TonightField } from './WeatherPanel.tsx';
 
 type Order = 'urgency' | 'walk';
+/** More than this nobody does in a day; the others are shown when they are asked for. */
+const AT_ONCE = 80;
 
 interface Stop {
   boxView: BoxView;
@@ -26,6 +28,7 @@ export function TodayList({ view }: { view: YardView }) {
   const due = useDueYard(view);
   const { isToday } = useAsOf();
   const stops = useMemo(() => stopsOf(due, order), [due, order]);
+  const [whole, setWhole] = useState(false);
   return (
     <div className="flex h-full flex-col overflow-y-auto bg-sheet px-4 pb-16 sm:px-5 print:block">
       {/* On a phone the first task comes first. */}
@@ -78,7 +81,7 @@ export function TodayList({ view }: { view: YardView }) {
         <p className="py-3 text-soft">Nothing is due in this yard on {say(showDay(view.on))}.</p>
       )}
       <ol>
-        {stops.map(({ boxView, compartment }) => (
+        {(whole ? stops : stops.slice(0, AT_ONCE)).map(({ boxView, compartment }) => (
           <StopLine
             key={`${boxView.box.id} ${compartment.position}`}
             view={due}
@@ -87,6 +90,11 @@ export function TodayList({ view }: { view: YardView }) {
           />
         ))}
       </ol>
+      {!whole && stops.length > AT_ONCE && (
+        <button type="button" className="button my-3 self-start" onClick={() => setWhole(true)}>
+          Show all {stops.length}
+        </button>
+      )}
     </div>
   );
 }

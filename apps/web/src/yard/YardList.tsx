@@ -1,6 +1,6 @@
 import { roomWords, showDay, showWindow, statusWords } from '@yellow-cell/core';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { useSay } from '../app/units.ts';
 import { RoomIcon } from './RoomIcon.tsx';
 import { UrgencyDot } from './SignKey.tsx';
@@ -20,6 +20,8 @@ const COLUMNS: readonly (readonly [Column, string])[] = [
   ['due', 'Expected next'],
 ];
 
+/** So many rows are drawn at once; more when they are asked for. */
+const AT_ONCE = 200;
 const NEVER = '9999';
 const KEYS: Readonly<Record<Column, (row: Row) => string>> = {
   box: () => '',
@@ -34,6 +36,8 @@ export function YardList({ view }: { view: YardView }) {
   const [sort, setSort] = useState<{ column: Column; down: boolean }>({ column: 'box', down: false });
   const [wanted, setWanted] = useState('');
   const [dueOnly, setDueOnly] = useState(false);
+  const [most, setMost] = useState(AT_ONCE);
+  const { box, bay, choose } = useChoice();
   const rows = useMemo(() => rowsOf(view, wanted, dueOnly, sort), [view, wanted, dueOnly, sort]);
   return (
     <div className="flex h-full flex-col bg-sheet">
@@ -75,8 +79,15 @@ export function YardList({ view }: { view: YardView }) {
             </tr>
           </thead>
           <tbody>
-            {rows.map((row) => (
-              <ListRow key={row.view.box.id + row.compartment.position} row={row} on={view.on} />
+            {rows.slice(0, most).map(({ view: of, compartment }) => (
+              <ListRow
+                key={of.box.id + compartment.position}
+                view={of}
+                compartment={compartment}
+                on={view.on}
+                isChosen={box === of.box.id && compartment.bays.includes(bay ?? '')}
+                onChoose={choose}
+              />
             ))}
           </tbody>
         </table>
@@ -84,6 +95,11 @@ export function YardList({ view }: { view: YardView }) {
           <p className="py-4 text-soft">
             {view.boxes.length === 0 ? 'No boxes stand here.' : 'Nothing fits that.'}
           </p>
+        )}
+        {rows.length > most && (
+          <button type="button" className="button mt-3 mr-3" onClick={() => setMost(most + AT_ONCE)}>
+            Show more of {rows.length} compartments
+          </button>
         )}
         {view.more && (
           <button type="button" className="button mt-3" onClick={view.more}>
@@ -95,19 +111,23 @@ export function YardList({ view }: { view: YardView }) {
   );
 }
 
-function ListRow({ row: { view, compartment }, on }: { row: Row; on: string }) {
+interface ListRowProps extends Row {
+  on: string;
+  isChosen: boolean;
+  onChoose: (box: string, bay?: string) => void;
+}
+
+const ListRow = memo(function ListRow({ view, compartment, on, isChosen, onChoose }: ListRowProps) {
   const say = useSay();
-  const { box, bay, choose } = useChoice();
   const { first, due: all, urgency, since } = compartment;
-  const chosen = box === view.box.id && compartment.bays.includes(bay ?? '');
   const due = urgency === 'due' || urgency === 'overdue';
   return (
-    <tr className={`border-t border-hairline ${chosen ? 'bg-glow' : ''}`}>
+    <tr className={`border-t border-hairline ${isChosen ? 'bg-glow' : ''}`}>
       <td className="py-0 pr-2">
         <button
           type="button"
           className="min-h-11 w-full text-left font-semibold hover:underline"
-          onClick={() => choose(view.box.id, compartment.bays[0])}
+          onClick={() => onChoose(view.box.id, compartment.bays[0])}
         >
           {view.box.label} · {compartment.name}
         </button>
@@ -136,7 +156,7 @@ function ListRow({ row: { view, compartment }, on }: { row: Row; on: string }) {
       </td>
     </tr>
   );
-}
+});
 
 function rowsOf(
   { boxes }: YardView,

@@ -56,9 +56,7 @@ describe('a status in words', () => {
     expect(statusLine({ ...room, role: 'donor', status: 'queenright' })).toBe(
       'donor: queenright since 28 May 2026',
     );
-    expect(statusLine({ ...room, role: 'flying', shares: 'West' })).toBe(
-      'flying side: bees of West, whose queen is there',
-    );
+    expect(statusLine({ ...room, role: 'flying', shares: 'West' })).toBe('flying side, its queen in West');
     expect(statusLine({ ...room, role: 'bank' })).toBe('bank, 0 queens');
   });
 });

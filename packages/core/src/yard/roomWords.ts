@@ -19,7 +19,7 @@ export function statusLine(room: Said & Pick<StandingCompartment, 'since'>, on?:
 }
 
 function withRole({ role, shares, queens }: Said, status: string): string {
-  if (shares !== undefined) return `${roleName(role)}: bees of ${shares}, whose queen is there`;
+  if (shares !== undefined) return `${roleName(role)}, its queen in ${shares}`;
   if (role === 'bank') return `bank, ${countOf(queens.length, 'queen')}`;
   return role === 'empty' || role === 'mating' || role === 'growing'
     ? status
