@@ -1,5 +1,5 @@
 import { Entry, NewDesign, NewYard, Role } from '@yellow-cell/contract';
-import { compartmentsOf, designProblems, fold } from '@yellow-cell/core';
+import { boxViews, compartmentsOf, defaultConstants, designProblems, fold } from '@yellow-cell/core';
 import { describe, expect, it } from 'vitest';
 import { createDemo, type Demo, recorded } from './index.ts';
 
@@ -25,6 +25,22 @@ describe('the demo', () => {
         expect(later.get(entry.id)).toEqual(entry);
     }
   });
+
+  it.each(['2026-05-31', '2026-08-20', '2027-02-10'])(
+    'has on %s the same rooms for a screen, which looks box by box, as for whoever looks through all of it',
+    (on) => {
+      const demo = createDemo(`${on}T08:00:00.000Z`);
+      const { state, known } = stateOf(demo);
+      const views = demo.yards.flatMap(({ id }) =>
+        boxViews(state, known, id, defaultConstants, { on, today: on }),
+      );
+      expect(views.length).toBeGreaterThan(30);
+      for (const { box, compartments } of views)
+        compartmentsOf(state, known.designs, box).forEach((room, at) => {
+          expect(compartments[at]).toMatchObject(room);
+        });
+    },
+  );
 
   it('goes through the same schemas as a user’s entries', () => {
     const { designs, yards, entries } = createDemo(NOW);

@@ -5,6 +5,7 @@ import type { Constants } from '../constants/registry.ts';
 import { boxFromAbove } from '../drawing/fromAbove.ts';
 import type { Drawing } from '../drawing/shapes.ts';
 import { carriedForward } from './ahead.ts';
+import { byBox } from './byBox.ts';
 import { compartmentsOf, designOf, type StandingCompartment } from './compartments.ts';
 import type { Expectation, Weather } from './due/expectation.ts';
 import { expectationsOf } from './due/rules.ts';
@@ -46,12 +47,13 @@ export function boxViews(
   among: Iterable<BoxState> = state.boxes.values(),
 ): BoxView[] {
   const weather: Weather = state.weather.get(yard) ?? new Map();
+  const own = byBox(state);
   return [...among]
     .filter(({ place, takenApartOn }) => place?.yard === yard && !takenApartOn)
     .flatMap((box): BoxView[] => {
       const design = designOf(known.designs, box);
       if (!design) return [];
-      const compartments = compartmentsOf(state, known.designs, box).map((now): CompartmentView => {
+      const compartments = compartmentsOf(own(box.id), known.designs, box).map((now): CompartmentView => {
         const compartment = carriedForward(now, asked, weather, constants);
         const expectations = expectationsOf(compartment, box, weather, constants);
         const first = firstExpectation(expectations, asked);
