@@ -1,10 +1,13 @@
 import { randomUUID } from 'node:crypto';
+import { usualWorkshop } from '@yellow-cell/core';
 import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { logEntries } from '../src/services/logEntries.ts';
 import { asBreeder } from '../src/store/database.ts';
 import { latestMigration, migrate, migrationLevel } from '../src/store/migrate.ts';
 import { up as longWords } from '../src/store/migrations/009-long-words.ts';
+import { up as ofItsOwn } from '../src/store/migrations/011-workshop.ts';
+import { findWorkshop } from '../src/store/workshop.ts';
 import { entry, freshDatabase, freshServer, type Ground, ground, storyOfBox } from './bench.test.kit.ts';
 
 const OTHER = 'c0000000-0000-4000-8000-000000000009';
@@ -52,6 +55,26 @@ describe('migrations', () => {
     await sql`truncate search_word`.execute(server.database);
     await longWords(server.database as never);
     expect(await words()).toEqual(kept);
+  });
+});
+
+describe('a workshop that stood in the settings', () => {
+  it('has tables of its own after the migration, whoever of the breeders it is of', async () => {
+    const { database, context } = server;
+    const workshop = { ...usualWorkshop, currency: 'kr', fittings: { disc: 3 } };
+    await sql`drop table workshop, stock_sheet, equipment`.execute(database);
+    await context.within((store) =>
+      sql`update breeder set settings = (settings::jsonb || ${JSON.stringify({ workshop })}::jsonb)::json`.execute(
+        store,
+      ),
+    );
+    await ofItsOwn(database as never);
+    expect(await context.within(findWorkshop)).toEqual({ ...workshop, version: 1 });
+    expect(await asBreeder(database, OTHER, findWorkshop)).toBeUndefined();
+    const settings = await context.within((store) =>
+      store.selectFrom('breeder').select('settings').execute(),
+    );
+    expect(JSON.stringify(settings)).not.toContain('kerf_mm');
   });
 });
 
