@@ -9,7 +9,9 @@ const rows: readonly (readonly [string, string])[] = [
   ...places.map(({ key, name }) => [key, name] as const),
   ['u', 'Undo the last entry'],
   ['Tab, Enter', 'Walk the boxes, compartments and buttons; choose'],
-  ['← → ↑ ↓', 'Bench: move the chosen divider by 0.5 mm, with Shift by 5 mm'],
+  ['← → ↑ ↓', 'Map: to the box that lies there'],
+  ['+  −  0', 'Map: nearer, farther, the whole yard'],
+  ['← → ↑ ↓ ', 'Bench: move the chosen divider by 0.5 mm, with Shift by 5 mm'],
   ['Esc', 'Close, or choose nothing'],
   ['?', 'This list'],
 ];
