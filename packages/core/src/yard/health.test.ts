@@ -48,8 +48,32 @@ describe('a queen in a cage', () => {
     expect(seen('released').colonies.get('colony-1')?.status).toBe('caged');
     expect(seen('refused').colonies.get('colony-1')).toMatchObject({ status: 'stocked', since: day(8) });
     expect(seen('refused').queens.get('q')?.gone).toEqual({ on: day(8), to: 'lost' });
+    // One that lives there free is none that is let out: named, she is refused; unnamed, the caged one is meant.
+    const free = told('queenRecorded', day(6), { ...IN, queen: 'free' });
+    const of = (more: object) =>
+      fold(known, [
+        ...begun(CELL),
+        ...given,
+        free,
+        told('introductionSeen', day(8), { ...IN, what: 'released', ...more }),
+      ]);
+    expect(of({ queen: 'free' }).toSettle[0]?.sentence).toContain('not in a cage');
+    expect(of({}).toSettle).toEqual([]);
+    expect(of({}).queens.get('q')?.caged).toBeUndefined();
     const none = told('introductionSeen', day(2), { ...IN, what: 'released' });
     expect(fold(known, [...begun(CELL), none]).toSettle[0]?.sentence).toContain('No caged queen');
+  });
+});
+
+describe('a colony that gave bees', () => {
+  it('rests from that day, where it lives in the box that is named and lives at all', () => {
+    const gave = (giver: { box: string; colony: string }, ...before: LogEvent[]) =>
+      fold(known, [...begun(CELL), ...before, stockedIn('colony-2', 1, day(6), { giver })]).colonies.get(
+        'colony-1',
+      )?.gaveOn;
+    expect(gave(IN)).toBe(day(6));
+    expect(gave({ ...IN, box: 'box-9' })).toBeUndefined();
+    expect(gave(IN, told('failed', day(4), { ...OF, reason: 'absconded' }))).toBeUndefined();
   });
 });
 

@@ -126,6 +126,18 @@ describe('kin', () => {
     expect(kin([eggs, stocked('colony-2', 1, { queen: 'unknown' }), daughter])).toBe('motherAndDaughter');
     const sameRound = told('queenRecorded', day(18), { ...OTHER, queen: 'q2', round: 'round-1' });
     expect(kin([eggs, stocked('colony-2', 1, { queen: 'unknown' }), sameRound])).toBe('sisters');
+    // Bees without a queen are of the colony that gave them, those with one of their own queen.
+    const giver = [eggs, stocked('colony-2', 1, { queen: 'unknown' }), queen(IN, 'attempt-1', 'Sable')];
+    const theirs = [...giver, queen(OTHER, 'q2', 'Ash')];
+    const third = (more: object) => stocked('colony-3', 2, { giver: OTHER, ...more }, day(19));
+    expect(kin([...theirs, third({})], 'colony-1', 'colony-3')).toBe('strangers');
+    const own = told('queenRecorded', day(20), {
+      box: 'box-1',
+      colony: 'colony-3',
+      queen: 'q3',
+      mother: { name: 'Sable' },
+    });
+    expect(kin([...theirs, third({ queen: 'laying' }), own], 'colony-1', 'colony-3')).toBe('sisters');
   });
 });
 
@@ -233,6 +245,30 @@ describe('a frame that leaves its bees', () => {
     expect(leaves([audit([{ sealed: 0.5 }, {}])], { purpose: 'reduce' })).toContain('brood on it');
     expect(leaves([audit([{}, {}])], { purpose: 'reduce' })).toBe('');
     expect(leaves([audit([{ sealed: 0.5 }, {}])])).toBe('');
+  });
+});
+
+describe('a cover', () => {
+  const open = told('coverSet', day(3), { ...IN, on: false });
+  it('is not taken off beside another that is off in the same box', () => {
+    const second = { box: 'box-1', colony: 'colony-2', on: false };
+    expect(said([stocked('colony-2', 1), open], 'coverSet', second)).toContain('Put that one back first');
+    expect(said([stocked('colony-2', 1)], 'coverSet', second)).toBe('');
+    // Put on again, or off twice, it is no second one; what was put back is off no more.
+    expect(said([stocked('colony-2', 1), open], 'coverSet', { ...second, on: true })).toBe('');
+    expect(said([open], 'coverSet', { ...IN, on: false })).toBe('');
+    const back = told('coverSet', day(4), { ...IN, on: true });
+    expect(said([stocked('colony-2', 1), open, back], 'coverSet', second)).toBe('');
+  });
+});
+
+describe('eggs seen', () => {
+  it('before she can lay are another’s; once she lays, and from the first day on, nothing is said', () => {
+    const early = { box: 'box-1', colony: 'colony-1', attempt: 'attempt-1' };
+    // A ripe cell flies from day 6, and lays two days later at the earliest.
+    expect(said([], 'eggsSeen', early, { on: day(7) })).toContain('7 days after the cell was given');
+    expect(said([], 'eggsSeen', early, { on: day(8) })).toBe('');
+    expect(said([eggs], 'eggsSeen', early, { on: day(7) })).toBe('');
   });
 });
 
