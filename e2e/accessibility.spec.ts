@@ -91,8 +91,14 @@ test.describe('accessibility', () => {
     await scan('settings');
   });
 
-  for (const theme of ['light', 'dark', 'yard'])
-    test(`no serious finding on a phone: many at once, a walk, a playbook, ${theme}`, async ({ page }) => {
+  for (const [theme, long] of [
+    ['light', ''],
+    ['dark', ' @long'],
+    ['yard', ' @long'],
+  ] as const)
+    test(`no serious finding on a phone: many at once, a walk, a playbook, ${theme}${long}`, async ({
+      page,
+    }) => {
       await page.setViewportSize({ width: 390, height: 844 });
       await page.addInitScript((value) => localStorage.setItem('yc-theme', value), theme);
       const scan = (what: string) => expectNoSerious(page, what, theme === 'light' ? undefined : THEMED);

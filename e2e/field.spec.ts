@@ -111,7 +111,7 @@ test.describe('a round on a phone', () => {
     await expect(slip(page).getByText('Look again after combining.').first()).toBeVisible();
   });
 
-  test('the same by quick line', async ({ page }) => {
+  test('the same by quick line @long', async ({ page }) => {
     await buildBox(page, 'P2');
     await page.getByRole('button', { name: 'Close the slip' }).tap();
     for (const name of NAMES) {

@@ -1,21 +1,20 @@
-import { Maximize, Move, ZoomIn, ZoomOut } from 'lucide-react';
+import { Move } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { Compass } from '../drawing/Compass.tsx';
 import { useSize } from '../parts/useSize.ts';
 import { ArrangeBar } from './ArrangeBar.tsx';
+import { MapNearer } from './MapNearer.tsx';
+import { mapPlan, PER_METRE, stacksOf, turnedTo } from './mapPlan.ts';
 import { SignKey } from './SignKey.tsx';
 import { SmallBox } from './SmallBox.tsx';
 import { useArrange } from './useArrange.ts';
 import { useChoice } from './useChoice.ts';
 import { type OnMap, useMapKeys } from './useMapKeys.ts';
-import { type MapZoom, useMapZoom } from './useMapZoom.ts';
-import type { BoxView, YardView } from './useYard.ts';
+import { NEARER, useMapZoom } from './useMapZoom.ts';
+import type { YardView } from './useYard.ts';
 import { LABEL_SIZE, YardBox } from './YardBox.tsx';
 
-/** Sheet units for a metre between stands; the boxes themselves are drawn larger, to be read and pressed. */
-const PER_METRE = 68;
-const PAD = { side: 96, top: 92, bottom: 112 };
 /** Drawn no larger than this; below the other, signs and labels cannot be read, and boxes are drawn by their rooms alone. */
 const LARGEST = 1.15;
 const READABLE = 0.3;
@@ -23,8 +22,6 @@ const READABLE = 0.3;
 const LEAST_LABEL = 10;
 /** Beyond the window boxes are not drawn; the farthest that one reaches from its middle, in sheet units. */
 const REACH = 120;
-/** A press of a button looks so much nearer. */
-const STEP = 1.6;
 
 const MapGestures = lazy(() => import('./MapGestures.tsx'));
 
@@ -34,17 +31,12 @@ export function YardMap({ view }: { view: YardView }) {
   const { box: chosen, bay, choose } = useChoice();
   const { isToday } = useAsOf();
   const [arranging, setArranging] = useState(false);
-  const spread = useMemo(() => spreadOf(view.boxes), [view.boxes]);
-  const place = (spot: { east_m: number; north_m: number } | undefined) => ({
-    x: PAD.side + ((spot?.east_m ?? 0) - spread.west) * PER_METRE,
-    y: PAD.top + (spread.north - (spot?.north_m ?? 0)) * PER_METRE,
-  });
-  const wide = PAD.side * 2 + (spread.east - spread.west) * PER_METRE;
-  const high = PAD.top + PAD.bottom + (spread.north - spread.south) * PER_METRE;
-  const scale = Math.min(LARGEST, size.width / wide, size.height / high);
+  const plan = useMemo(() => mapPlan(view.boxes), [view.boxes]);
+  const { place } = plan;
+  const scale = Math.min(LARGEST, size.width / plan.width, size.height / plan.height);
   const shift = {
-    x: Math.max(0, (size.width - wide * scale) / 2),
-    y: Math.max(0, (size.height - high * scale) / 2),
+    x: Math.max(0, (size.width - plan.width * scale) / 2),
+    y: Math.max(0, (size.height - plan.height * scale) / 2),
   };
   const zoom = useMapZoom(size, LARGEST / scale);
   const { at } = zoom;
@@ -148,7 +140,7 @@ export function YardMap({ view }: { view: YardView }) {
         <Suspense>
           <MapGestures sheet={ref} zoom={zoom} moves={!arranging} />
         </Suspense>
-        {LARGEST / scale > STEP && <Nearer zoom={zoom} />}
+        {LARGEST / scale > NEARER && <MapNearer zoom={zoom} />}
         {isToday && view.boxes.length > 0 && (
           <div className="no-print absolute bottom-3 right-5 flex max-w-[75%] flex-wrap items-center justify-end gap-2 rounded-lg bg-sheet/90 p-1">
             <button
@@ -172,72 +164,10 @@ export function YardMap({ view }: { view: YardView }) {
   );
 }
 
-/** Looking nearer by button, and back to all of it. */
-function Nearer({ zoom }: { zoom: MapZoom }) {
-  const buttons = [
-    ['Nearer', ZoomIn, () => zoom.zoomBy(STEP)],
-    ['Farther', ZoomOut, () => zoom.zoomBy(1 / STEP)],
-    ['The whole yard', Maximize, zoom.whole],
-  ] as const;
-  return (
-    <div className="no-print absolute bottom-3 left-5 flex rounded-lg bg-sheet/90 p-1">
-      {buttons.map(([name, Icon, onPress]) => (
-        <button
-          key={name}
-          type="button"
-          aria-label={name}
-          title={name}
-          disabled={name !== 'Nearer' && zoom.at.k === 1}
-          className="flex size-11 items-center justify-center rounded hover:bg-glow disabled:opacity-40"
-          onClick={onPress}
-        >
-          <Icon size={20} aria-hidden />
-        </button>
-      ))}
-    </div>
-  );
-}
-
 /** Whoever is chosen elsewhere is brought into sight, once. */
 function useInSight(chosen: string | undefined, bring: () => void): void {
   const latest = useRef(bring);
   latest.current = bring;
   // biome-ignore lint/correctness/useExhaustiveDependencies: it is brought into sight when it is chosen, and may be moved out again
   useEffect(() => latest.current(), [chosen]);
-}
-
-/** What is drawn of a stack is its top; the boxes under it are named from above down. */
-function stacksOf(boxes: readonly BoxView[]): { top: BoxView; below: BoxView[] }[] {
-  const byId = new Map(boxes.map((each) => [each.box.id, each]));
-  const carries = new Set(boxes.flatMap(({ box }) => box.onto ?? []));
-  return boxes
-    .filter(({ box }) => !carries.has(box.id))
-    .map((top) => {
-      const below: BoxView[] = [];
-      for (let each = top.box.onto; each; each = byId.get(each)?.box.onto) {
-        const found = byId.get(each);
-        if (!found) break;
-        below.push(found);
-      }
-      return { top, below };
-    });
-}
-
-/** The same box while it is being turned. */
-function turnedTo(view: BoxView, bearing_deg: number | undefined): BoxView {
-  const { place } = view.box;
-  if (!place || bearing_deg === undefined || bearing_deg === place.bearing_deg) return view;
-  return { ...view, box: { ...view.box, place: { ...place, bearing_deg } } };
-}
-
-function spreadOf(boxes: readonly BoxView[]): { west: number; east: number; south: number; north: number } {
-  const east = boxes.map(({ box }) => box.place?.east_m ?? 0);
-  const north = boxes.map(({ box }) => box.place?.north_m ?? 0);
-  if (boxes.length === 0) return { west: 0, east: 1, south: 0, north: 1 };
-  return {
-    west: Math.min(...east),
-    east: Math.max(...east),
-    south: Math.min(...north),
-    north: Math.max(...north),
-  };
 }

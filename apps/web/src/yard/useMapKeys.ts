@@ -1,5 +1,5 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
-import type { MapZoom } from './useMapZoom.ts';
+import { type MapZoom, NEARER } from './useMapZoom.ts';
 
 /** A box of the map and where it is drawn, in the map's own units. */
 export interface OnMap {
@@ -14,7 +14,6 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowUp: [0, -1],
   ArrowDown: [0, 1],
 };
-const STEP = 1.6;
 
 export interface MapKeys {
   onKeyDown: (event: KeyboardEvent) => void;
@@ -48,7 +47,8 @@ export function useMapKeys(
       const place = known(boxAt(target));
       if (!place || place.box === last) return;
       setLast(place.box);
-      bring(place);
+      // What is pressed is seen, and must not move away under the hand.
+      if ((target as Element).matches(':focus-visible')) bring(place);
     },
     onKeyDown: (event) => {
       const by = ARROWS[event.key];
@@ -60,8 +60,8 @@ export function useMapKeys(
         bring(to);
         setWanted(to.box);
       }
-      if (event.key === '+') zoom.zoomBy(STEP);
-      if (event.key === '-') zoom.zoomBy(1 / STEP);
+      if (event.key === '+') zoom.zoomBy(NEARER);
+      if (event.key === '-') zoom.zoomBy(1 / NEARER);
       if (event.key === '0') zoom.whole();
     },
   };

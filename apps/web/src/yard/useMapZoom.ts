@@ -16,6 +16,8 @@ export interface MapZoom {
   whole: () => void;
 }
 
+/** A press of a button or a key looks so much nearer. */
+export const NEARER = 1.6;
 const WHOLE: Nearness = { k: 1, x: 0, y: 0 };
 
 /** Looking nearer at a sheet, which never leaves the window with an edge. `nearest` is the most that is of use. */
