@@ -16,7 +16,7 @@ import {
   type Weather,
   type YardState,
 } from '@yellow-cell/core';
-import { useEffect, useMemo } from 'react';
+import { useDeferredValue, useEffect, useMemo } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { useOutbox } from '../app/outbox.ts';
 import {
@@ -99,13 +99,16 @@ export function useDueYard(view: YardView): YardView {
 
 type Page = Standing | YardLog;
 
-function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefined): YardView {
+function useView(yard: Yard, come: readonly Page[], more: (() => void) | undefined): YardView {
   const { on } = useAsOf();
   const { data: session } = useSuspenseQuery(sessionQuery);
   const { data: yards } = useSuspenseQuery(yardsQuery);
   const { data: around } = useSuspenseQuery(aroundQuery(yard.id));
   const { data: summaries = NO_DESIGNS } = useQuery(designsQuery);
   const parcels = useOutbox();
+  // While a large yard still comes, what has come is drawn between what a person does; what they enter is shown at once.
+  const inTurn = useDeferredValue(come);
+  const pages = more && parcels.length === 0 ? inTurn : come;
   const known = useMemo((): Known => {
     const logs = pages.flatMap((page) => ('designs' in page ? page.designs : []));
     // A box may just have been built, on this device alone, from a design that no other box here is of.
