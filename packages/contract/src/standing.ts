@@ -3,9 +3,13 @@ import { Design } from './design.ts';
 import { Entry, LogEvent } from './event/entry.ts';
 import { WeatherDay } from './event/seasonEvents.ts';
 import { CalendarDate } from './primitives.ts';
-import { Attempt, BoxState, Colony, Frame, Queen, Round } from './state.ts';
-
-const list = <T extends z.ZodType>(each: T) => z.array(each).readonly();
+import { Attempt } from './state/attempt.ts';
+import { BoxState } from './state/box.ts';
+import { Colony } from './state/colony.ts';
+import { Frame } from './state/frame.ts';
+import { Queen } from './state/queen.ts';
+import { Round } from './state/round.ts';
+import { list, may } from './state/shapes.ts';
 
 /** Queens wanted by a day. */
 export const Lot = z.strictObject({ id: z.string(), name: z.string(), queens: z.number(), by: CalendarDate });
@@ -74,7 +78,7 @@ export const Unsettled = z.strictObject({
   event: LogEvent,
   sentence: z.string(),
   /** What stands in its way: the last entry before it about the same thing. */
-  against: z.exactOptional(LogEvent),
+  against: may(LogEvent),
   boxes: list(BoxOf),
 });
 export type Unsettled = z.infer<typeof Unsettled>;

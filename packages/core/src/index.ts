@@ -115,6 +115,7 @@ export {
   constantProblem,
   constantsWith,
   defaultConstants,
+  knownFigures,
   registry,
 } from './constants/registry.ts';
 export { switchOf } from './constants/switches.ts';

@@ -1,5 +1,5 @@
 import type { SettingFields } from '@yellow-cell/contract';
-import { measuresRaised } from '@yellow-cell/core';
+import { knownFigures, measuresRaised } from '@yellow-cell/core';
 import type { Store } from './database.ts';
 
 export interface BreederRow {
@@ -15,8 +15,16 @@ export interface BreederRow {
 
 export async function findBreeder(store: Store): Promise<BreederRow | undefined> {
   const row = await store.selectFrom('breeder').selectAll().executeTakeFirst();
-  return row && ({ ...row, settings: measuresRaised(row.settings) } as BreederRow);
+  return row && { ...row, settings: raised(row.settings as SettingFields) };
 }
+
+/** Settings as they were kept before, as this program has them. */
+const raised = (stored: SettingFields): SettingFields => ({
+  ...measuresRaised(stored),
+  constants: Object.fromEntries(
+    Object.entries(stored.constants).map(([yard, own]) => [yard, knownFigures(own)]),
+  ),
+});
 
 export async function addBreeder(store: Store, breeder: BreederRow): Promise<void> {
   await store

@@ -5,6 +5,7 @@ import { keepSnapshot, readSnapshot } from './shelf.ts';
 /** What was last seen of these is shown again without a network: the yards as they stand, not the whole log. */
 const KEPT = [
   'session',
+  'workshop',
   'yards',
   'designs',
   'standing',
@@ -17,7 +18,7 @@ const KEPT = [
   'rearing',
 ];
 /** Another shape of what is kept makes the old of no use. */
-const SHAPE = 'v3';
+const SHAPE = 'v4';
 const KEEP_MS = 1_000;
 const WAIT_MS = 800;
 

@@ -2,7 +2,6 @@ import type { DesignContent, Units } from '@yellow-cell/contract';
 import {
   type BoxModel,
   countOf,
-  defaultConstants,
   resistanceOf,
   roofLayers,
   sheetWords,
@@ -19,6 +18,7 @@ import { SelectField } from '../parts/Field.tsx';
 import { LengthField } from '../parts/LengthField.tsx';
 import { ClaimField } from './ClaimField.tsx';
 import type { DraftDesk } from './useDraft.ts';
+import { useYardFigures } from './useYardFigures.ts';
 
 /** What stands on what, from the roof down: layers are added, moved and taken out here. */
 export function StackFields({
@@ -164,6 +164,7 @@ export function FloorFields({ desk }: { desk: DraftDesk }) {
 
 export function RoofFields({ desk }: { desk: DraftDesk }) {
   const { roof, fastenings } = desk.draft.content;
+  const { constants } = useYardFigures();
   const set = (patch: Partial<DesignContent['roof']>, tag = '') =>
     desk.edit((now) => ({ ...now, roof: { ...now.roof, ...patch } }), tag);
   return (
@@ -185,7 +186,7 @@ export function RoofFields({ desk }: { desk: DraftDesk }) {
         onChange={(thickness) => set({ thickness }, 'roof-thick')}
       />
       <ClaimField
-        computed={resistanceOf(roofLayers(desk.draft.content, defaultConstants))}
+        computed={resistanceOf(roofLayers(desk.draft.content, constants))}
         claimed={roof.claimedR}
         onChange={(claimedR) =>
           desk.edit((now) => {

@@ -16,6 +16,8 @@ export interface YardFigures {
   choose(id: string): void;
   place: { latitude_deg: number; longitude_deg: number };
   constants: Constants;
+  /** Those of them that are the yard’s own. */
+  own: Readonly<Record<string, number>> | undefined;
   climate: Climate | undefined;
   months: ReturnType<typeof winterMonths>;
 }
@@ -26,9 +28,9 @@ export function useYardFigures(): YardFigures {
   const { data: yards = [] } = useQuery(yardsQuery);
   const [chosen, setChosen] = useState(() => readKept<string>(YARD));
   const yard = yards.find(({ id }) => id === chosen) ?? yards[0];
-  const overrides = yard && settings.constants[yard.id];
+  const own = yard && settings.constants[yard.id];
   const climate = yard && settings.climates?.[yard.id];
-  const constants = useMemo(() => constantsWith(overrides), [overrides]);
+  const constants = useMemo(() => constantsWith(own), [own]);
   const place = useMemo(
     () => (yard ? { latitude_deg: yard.latitude_deg, longitude_deg: yard.longitude_deg } : VALLEY),
     [yard],
@@ -43,6 +45,7 @@ export function useYardFigures(): YardFigures {
     },
     place,
     constants,
+    own,
     climate,
     months,
   };

@@ -1,10 +1,11 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Joint } from '@yellow-cell/contract';
-import { buildSteps, constantsWith, parts } from '@yellow-cell/core';
+import { buildSteps, parts } from '@yellow-cell/core';
 import { Printer } from 'lucide-react';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { designQuery, sessionQuery, yardsQuery } from '../app/queries.ts';
+import { designQuery } from '../app/queries.ts';
+import { useYardFigures } from '../bench/useYardFigures.ts';
 import { Stepper } from '../parts/Stepper.tsx';
 import { useWorkshop } from '../workshop/useWorkshop.ts';
 import { FilesView } from './FilesView.tsx';
@@ -35,10 +36,7 @@ export function BuildScreen() {
   const { design: id = '' } = useParams();
   const [params, setParams] = useSearchParams();
   const { data: saved } = useSuspenseQuery(designQuery(id));
-  const { settings } = useSuspenseQuery(sessionQuery).data;
-  const { data: yards } = useSuspenseQuery(yardsQuery);
-  const own = settings.constants[yards[0]?.id ?? ''];
-  const constants = useMemo(() => constantsWith(own), [own]);
+  const { constants, own } = useYardFigures();
   const workshop = useWorkshop();
   const version =
     saved.versions.find(({ number }) => number === Number(params.get('version'))) ?? saved.versions.at(-1);

@@ -10,7 +10,6 @@ interface CutNowProps {
   groups: readonly SheetGroup[];
   found: ReadonlyMap<string, NestAnswer>;
   workshop: Workshop;
-  /** Offcuts this long on their shorter side are kept. */
   constants: Constants;
   ready: boolean;
 }

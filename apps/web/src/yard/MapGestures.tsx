@@ -2,7 +2,7 @@ import { useGesture } from '@use-gesture/react';
 import type { RefObject } from 'react';
 import type { MapZoom } from './useMapZoom.ts';
 
-interface MapGesturesProps {
+export interface MapGesturesProps {
   sheet: RefObject<HTMLDivElement | null>;
   zoom: MapZoom;
   /** False while boxes themselves are dragged. */
@@ -13,7 +13,7 @@ interface MapGesturesProps {
 const WHEEL_TWICE = 300;
 
 /** Wheel and two fingers look nearer, and what is looked at nearer is drawn along. */
-export default function MapGestures({ sheet, zoom, moves }: MapGesturesProps) {
+export function MapGestures({ sheet, zoom, moves }: MapGesturesProps) {
   const pointIn = (x: number, y: number) => {
     const { left = 0, top = 0 } = sheet.current?.getBoundingClientRect() ?? {};
     return { x: x - left, y: y - top };

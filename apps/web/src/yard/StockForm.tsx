@@ -37,7 +37,7 @@ export function StockForm({ view, boxView, compartment, send, onCancel }: FormPr
   );
   const [from, setFrom] = useState('');
   const giver = givers.find(({ colony }) => colony === from);
-  const rested = giver && restsUntil({ ...(giver.gaveOn ? { gaveOn: giver.gaveOn } : {}) }, view.constants);
+  const rested = giver && restsUntil(giver, view.constants);
   const number = (name: CountName) => Number(counts[name]);
   const problemOf = (name: CountName) =>
     /^\d{1,2}$/.test(counts[name].trim()) && number(name) <= (name === 'shakes' ? 40 : 20)

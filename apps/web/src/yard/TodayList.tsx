@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
+import { useBeforePrint } from '../parts/useBeforePrint.ts';
 import { RoundsToday } from '../rounds/RoundsToday.tsx';
 import { Actions } from './Actions.tsx';
 import { DueLine } from './DueLine.tsx';
@@ -29,6 +30,7 @@ export function TodayList({ view }: { view: YardView }) {
   const { isToday } = useAsOf();
   const stops = useMemo(() => stopsOf(due, order), [due, order]);
   const [whole, setWhole] = useState(false);
+  useBeforePrint(() => setWhole(true));
   return (
     <div className="flex h-full flex-col overflow-y-auto bg-sheet px-4 pb-16 sm:px-5 print:block">
       {/* On a phone the first task comes first. */}
@@ -91,7 +93,7 @@ export function TodayList({ view }: { view: YardView }) {
         ))}
       </ol>
       {!whole && stops.length > AT_ONCE && (
-        <button type="button" className="button my-3 self-start" onClick={() => setWhole(true)}>
+        <button type="button" className="button no-print my-3 self-start" onClick={() => setWhole(true)}>
           Show all {stops.length}
         </button>
       )}

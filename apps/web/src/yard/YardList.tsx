@@ -2,6 +2,7 @@ import { roomWords, showDay, showWindow, statusWords } from '@yellow-cell/core';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { memo, useMemo, useState } from 'react';
 import { useSay } from '../app/units.ts';
+import { useBeforePrint } from '../parts/useBeforePrint.ts';
 import { RoomIcon } from './RoomIcon.tsx';
 import { UrgencyDot } from './SignKey.tsx';
 import { useChoice } from './useChoice.ts';
@@ -37,6 +38,7 @@ export function YardList({ view }: { view: YardView }) {
   const [wanted, setWanted] = useState('');
   const [dueOnly, setDueOnly] = useState(false);
   const [most, setMost] = useState(AT_ONCE);
+  useBeforePrint(() => setMost(Number.POSITIVE_INFINITY));
   const { box, bay, choose } = useChoice();
   const rows = useMemo(() => rowsOf(view, wanted, dueOnly, sort), [view, wanted, dueOnly, sort]);
   return (

@@ -1,9 +1,11 @@
 import { Move } from 'lucide-react';
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { type ComponentType, lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { Compass } from '../drawing/Compass.tsx';
 import { useSize } from '../parts/useSize.ts';
+import { useStable } from '../parts/useStable.ts';
 import { ArrangeBar } from './ArrangeBar.tsx';
+import type { MapGesturesProps } from './MapGestures.tsx';
 import { MapNearer } from './MapNearer.tsx';
 import { mapPlan, PER_METRE, stacksOf, turnedTo } from './mapPlan.ts';
 import { SignKey } from './SignKey.tsx';
@@ -23,7 +25,11 @@ const LEAST_LABEL = 10;
 /** Beyond the window boxes are not drawn; the farthest that one reaches from its middle, in sheet units. */
 const REACH = 120;
 
-const MapGestures = lazy(() => import('./MapGestures.tsx'));
+/** Where they cannot be fetched the map stands there all the same, with its buttons and keys. */
+const MapGestures = lazy(async (): Promise<{ default: ComponentType<MapGesturesProps> }> => {
+  const loaded = await import('./MapGestures.tsx').catch(() => undefined);
+  return { default: loaded?.MapGestures ?? (() => null) };
+});
 
 /** Stands and boxes from above, north up. While it is being arranged, boxes are dragged, turned and stacked. */
 export function YardMap({ view }: { view: YardView }) {
@@ -65,6 +71,13 @@ export function YardMap({ view }: { view: YardView }) {
   });
   const isFar = drawn < READABLE && !arranging;
   const isDrawn = (spot: OnMap) => isFar || isSeen(spot);
+  // So small, a box is no target for a thumb: what lies under it is looked at nearer first.
+  const pressFar = useStable((box: string) => {
+    const spot = places.find((each) => each.box === box);
+    if (spot && window.matchMedia('(pointer: coarse)').matches)
+      zoom.zoomBy((2 * READABLE) / drawn, onScreen(spot));
+    else choose(box);
+  });
   const { tabbed, ...keys } = useMapKeys(places, chosen, zoom, isDrawn, bring);
   const labelSize = Math.max(LABEL_SIZE, Math.round(LEAST_LABEL / drawn));
   return (
@@ -108,7 +121,7 @@ export function YardMap({ view }: { view: YardView }) {
                     {...where}
                     isChosen={isChosen}
                     isTabbed={top.box.id === tabbed}
-                    onChoose={choose}
+                    onChoose={pressFar}
                   />
                 );
               if (!isSeen(where)) return null;
@@ -166,8 +179,7 @@ export function YardMap({ view }: { view: YardView }) {
 
 /** Whoever is chosen elsewhere is brought into sight, once. */
 function useInSight(chosen: string | undefined, bring: () => void): void {
-  const latest = useRef(bring);
-  latest.current = bring;
+  const bringIt = useStable(bring);
   // biome-ignore lint/correctness/useExhaustiveDependencies: it is brought into sight when it is chosen, and may be moved out again
-  useEffect(() => latest.current(), [chosen]);
+  useEffect(() => bringIt(), [chosen]);
 }

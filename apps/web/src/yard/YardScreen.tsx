@@ -5,6 +5,7 @@ import { Menu } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink, useLocation, useParams, useSearchParams } from 'react-router';
 import { paramsNow } from '../app/address.ts';
+import { isNarrow } from '../app/narrow.ts';
 import { useAsOf } from '../app/now.ts';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
@@ -122,7 +123,7 @@ type Shown = (typeof VIEWS)[number][0];
 /** As the address says; else a list on a phone, and the map where there is room for it. */
 function shownIn(params: URLSearchParams): Shown {
   const asked = VIEWS.find(([view]) => view === params.get('view'))?.[0];
-  return asked ?? (window.matchMedia('(max-width: 640px)').matches ? 'list' : 'map');
+  return asked ?? (isNarrow() ? 'list' : 'map');
 }
 
 function viewed(before: URLSearchParams, view: Shown): URLSearchParams {

@@ -1,6 +1,6 @@
-import { useCallback, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { paramsNow } from '../app/address.ts';
+import { useStable } from '../parts/useStable.ts';
 
 /** What is chosen in the yard, kept in the address: a box, or one compartment of it by its first bay. */
 export interface Choice {
@@ -12,11 +12,7 @@ export interface Choice {
 export function useChoice(): Choice {
   const [params, setParams] = useSearchParams();
   // The router's changes with the address; hundreds of boxes on a map take this one, and are not drawn anew for that.
-  const latest = useRef(setParams);
-  latest.current = setParams;
-  const choose = useCallback((box?: string, bay?: string) => {
-    latest.current((before) => chosenIn(before, box, bay));
-  }, []);
+  const choose = useStable((box?: string, bay?: string) => setParams((before) => chosenIn(before, box, bay)));
   return { box: params.get('box') ?? undefined, bay: params.get('bay') ?? undefined, choose };
 }
 

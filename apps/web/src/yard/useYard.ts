@@ -17,6 +17,7 @@ import {
   type YardState,
 } from '@yellow-cell/core';
 import { useDeferredValue, useEffect, useMemo } from 'react';
+import { isNarrow } from '../app/narrow.ts';
 import { useAsOf } from '../app/now.ts';
 import { useOutbox } from '../app/outbox.ts';
 import {
@@ -52,8 +53,11 @@ export interface YardView {
   more: (() => void) | undefined;
 }
 
-/** So many pages of a yard come by themselves, one after the other; more when they are asked for. */
-const PAGES_BY_ITSELF = 20;
+/**
+ * So many pages of a yard come by themselves, one after the other; more when they are asked for. A phone's net and a
+ * day that is past, of which a page is the whole story of its boxes, get on with fewer.
+ */
+const PAGES_BY_ITSELF = { few: 6, many: 20 };
 
 /** The yard as of the day shown: as it stands with what this device has not sent yet, or for a day that is past its story folded here. */
 export function useYard(yard: Yard, alsoBox?: string): YardView {
@@ -80,11 +84,15 @@ export function useYard(yard: Yard, alsoBox?: string): YardView {
     [pages.data.pages, extra.data, loaded],
   );
   const { hasNextPage, isFetchingNextPage, fetchNextPage } = pages;
-  const goesOn = hasNextPage && !isFetchingNextPage && pages.data.pages.length < PAGES_BY_ITSELF;
+  const byItself = !past && !isNarrow() ? PAGES_BY_ITSELF.many : PAGES_BY_ITSELF.few;
+  const comes = hasNextPage && pages.data.pages.length < byItself;
+  const goesOn = comes && !isFetchingNextPage;
   useEffect(() => {
     if (goesOn) void fetchNextPage();
   }, [goesOn, fetchNextPage]);
-  const view = useView(yard, all, hasNextPage ? () => void fetchNextPage() : undefined);
+  // While a large yard still comes, what has come is drawn between what a person does.
+  const inTurn = useDeferredValue(all);
+  const view = useView(yard, comes ? inTurn : all, hasNextPage ? () => void fetchNextPage() : undefined);
   useKeepClocks(view);
   return view;
 }
@@ -99,16 +107,13 @@ export function useDueYard(view: YardView): YardView {
 
 type Page = Standing | YardLog;
 
-function useView(yard: Yard, come: readonly Page[], more: (() => void) | undefined): YardView {
+function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefined): YardView {
   const { on } = useAsOf();
   const { data: session } = useSuspenseQuery(sessionQuery);
   const { data: yards } = useSuspenseQuery(yardsQuery);
   const { data: around } = useSuspenseQuery(aroundQuery(yard.id));
   const { data: summaries = NO_DESIGNS } = useQuery(designsQuery);
   const parcels = useOutbox();
-  // While a large yard still comes, what has come is drawn between what a person does; what they enter is shown at once.
-  const inTurn = useDeferredValue(come);
-  const pages = more && parcels.length === 0 ? inTurn : come;
   const known = useMemo((): Known => {
     const logs = pages.flatMap((page) => ('designs' in page ? page.designs : []));
     // A box may just have been built, on this device alone, from a design that no other box here is of.

@@ -48,11 +48,15 @@ export const defaultConstants: Constants = Object.freeze(
 
 /** The defaults with a yard's own values over them. Names that the registry does not know and values out of range are ignored. */
 export function constantsWith(overrides: Readonly<Record<string, number>> = {}): Constants {
-  const known = Object.entries(overrides).filter(
-    ([name, value]) => constantProblem(name, value) === undefined,
-  );
-  return known.length === 0 ? defaultConstants : { ...defaultConstants, ...Object.fromEntries(known) };
+  const known = knownFigures(overrides);
+  return Object.keys(known).length === 0 ? defaultConstants : { ...defaultConstants, ...known };
 }
+
+/** Of figures that were changed once, those that are figures still, and lie in range: what was kept before may name others. */
+export const knownFigures = (overrides: Readonly<Record<string, number>>): Record<string, number> =>
+  Object.fromEntries(
+    Object.entries(overrides).filter(([name, value]) => constantProblem(name, value) === undefined),
+  );
 
 /** One sentence where a constant cannot take this value, or undefined where it can. */
 export function constantProblem(name: string, value: number): string | undefined {

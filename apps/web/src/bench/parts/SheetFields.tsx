@@ -1,8 +1,9 @@
 import type { DesignContent, Hole, Sheet } from '@yellow-cell/contract';
-import { defaultConstants, resistanceOf, sheetLayer, withoutPart, withPart } from '@yellow-cell/core';
+import { resistanceOf, sheetLayer, withoutPart, withPart } from '@yellow-cell/core';
 import { SelectField } from '../../parts/Field.tsx';
 import { LengthField } from '../../parts/LengthField.tsx';
 import { ClaimField } from '../ClaimField.tsx';
+import { useYardFigures } from '../useYardFigures.ts';
 import { type PartFieldsProps, PartFrame } from './PartFrame.tsx';
 
 const CLOSERS: readonly (readonly [Hole['closedBy'], string])[] = [
@@ -71,6 +72,7 @@ const SLOT_OF: Readonly<Partial<Record<Sheet['what'], number>>> = { excluder: 4.
 export function SheetFields({ desk, sheet, onChoose, model }: PartFieldsProps & { sheet: Sheet }) {
   const set = (patch: Partial<Sheet>, tag = '') =>
     desk.edit((now) => withPart(now, sheet.id, patch), tag && `${tag}-${sheet.id}`);
+  const { constants } = useYardFigures();
   const below = model.stack.bodies[0];
   const addHole = () =>
     desk.edit((now) => {
@@ -127,7 +129,7 @@ export function SheetFields({ desk, sheet, onChoose, model }: PartFieldsProps & 
         One for each compartment
       </label>
       <ClaimField
-        computed={resistanceOf([sheetLayer(sheet, defaultConstants)])}
+        computed={resistanceOf([sheetLayer(sheet, constants)])}
         claimed={sheet.claimedR}
         onChange={(claimedR) => desk.edit((now) => withClaim(now, sheet, claimedR), `claim-${sheet.id}`)}
       />

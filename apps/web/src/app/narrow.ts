@@ -1,0 +1,2 @@
+/** A phone held upright: lists before maps, and less fetched beforehand. As wide as Tailwind's `max-sm`. */
+export const isNarrow = (): boolean => window.matchMedia('(max-width: 640px)').matches;
