@@ -146,6 +146,30 @@ describe('a box in the workshop', () => {
     expect((await server.app.inject('/api/workshop')).json()).toEqual({ ...workshop, ...more, version: 2 });
   });
 
+  it('is not in the way of settings that name a figure which is none any more', async () => {
+    const yard = { id: randomUUID() };
+    await post('/api/yards', {
+      ...yard,
+      name: 'Bank',
+      latitude_deg: -41,
+      longitude_deg: 174,
+      zone: 'Pacific/Auckland',
+    });
+    await server.context.within((store) =>
+      sql`update breeder set settings = jsonb_set(settings::jsonb, '{constants}', ${JSON.stringify({
+        [yard.id]: { kerf_mm: 4, eggsFrom_d: 11, eggsTo_d: 9_999 },
+      })}::jsonb)::json`.execute(store),
+    );
+    const { settings } = (await server.app.inject('/api/session')).json();
+    expect(settings.constants).toEqual({ [yard.id]: { eggsFrom_d: 11 } });
+    const put = await server.app.inject({
+      method: 'PUT',
+      url: '/api/settings',
+      payload: { ...settings, person: 'Ann' },
+    });
+    expect([put.statusCode, put.json().person]).toEqual([200, 'Ann']);
+  });
+
   it('moves what was in the settings of before to where it belongs now, once', async () => {
     const { database, context } = server;
     const workshop = { ...usualWorkshop, currency: 'kr', fittings: { disc: 3 } };

@@ -27,8 +27,12 @@ export function fieldChanges<T extends object>(
   return (Object.entries(names) as [keyof T, string][]).flatMap(([field, name]) =>
     JSON.stringify(before[field]) === JSON.stringify(after[field])
       ? []
-      : [`${name}: ${show(before[field])} became ${show(after[field])}.`],
+      : [wordsOf(name, before[field], after[field])],
   );
 }
 
-const show = (value: unknown): string => (typeof value === 'object' ? JSON.stringify(value) : String(value));
+/** What is no single word or figure is named alone: nobody reads a list of sheets in a sentence. */
+const wordsOf = (name: string, before: unknown, after: unknown): string =>
+  [before, after].some((value) => typeof value === 'object' && value !== null)
+    ? `${name} changed.`
+    : `${name}: ${before} became ${after}.`;

@@ -1,4 +1,4 @@
-import type { NestAnswer, Workshop } from '@yellow-cell/contract';
+import type { NestAnswer } from '@yellow-cell/contract';
 import { type Constants, type SheetGroup, stockAfter } from '@yellow-cell/core';
 import { useState } from 'react';
 import { ApiError } from '../app/api.ts';
@@ -9,29 +9,32 @@ import { saveWorkshop } from '../workshop/saveWorkshop.ts';
 interface CutNowProps {
   groups: readonly SheetGroup[];
   found: ReadonlyMap<string, NestAnswer>;
-  workshop: Workshop;
   constants: Constants;
   ready: boolean;
 }
 
 /** Once it is sawn: pieces at hand leave the stock, and offcuts worth keeping enter it. */
-export function CutNow({ groups, found, workshop, constants, ready }: CutNowProps) {
+export function CutNow({ groups, found, constants, ready }: CutNowProps) {
   const [problem, setProblem] = useState('');
   const toast = useToast();
-  const put = (stock: Workshop['stock']) => saveWorkshop({ stock });
+  const [busy, setBusy] = useState(false);
   const cut = async () => {
     const sawn = groups.flatMap((group) => {
       const answer = found.get(group.key);
       return answer ? [{ group, answer }] : [];
     });
-    const after = stockAfter(workshop.stock, sawn, constants, newId);
+    setBusy(true);
     try {
       setProblem('');
-      await put(after);
-      toast({ text: 'Stock is as it is after sawing.', undo: () => put(workshop.stock) });
+      const back = await saveWorkshop(({ stock }) => ({
+        stock: stockAfter(stock, sawn, constants, newId),
+      }));
+      toast({ text: 'Stock is as it is after sawing.', undo: async () => void (await saveWorkshop(back)) });
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       setProblem(error.message);
+    } finally {
+      setBusy(false);
     }
   };
   return (
@@ -39,7 +42,7 @@ export function CutNow({ groups, found, workshop, constants, ready }: CutNowProp
       <button
         type="button"
         className="button"
-        disabled={!ready || found.size === 0}
+        disabled={!ready || busy || found.size === 0}
         onClick={() => void cut()}
       >
         Sawn: take it from stock, keep the offcuts

@@ -83,7 +83,7 @@ export function SheetsView({ own, joint, workshop, constants }: SheetsViewProps)
           {known.length < groups.length ? ', without those whose price is not known' : ''}.
         </p>
       )}
-      <CutNow groups={groups} found={found} workshop={workshop} constants={constants} ready={working === 0} />
+      <CutNow groups={groups} found={found} constants={constants} ready={working === 0} />
       {groups.map((group) => (
         <Group
           key={group.key}

@@ -5,13 +5,13 @@ import type { WorkshopPartProps } from './workshopPart.ts';
 /** What fittings cost, one by one. */
 export function FittingPrices({ workshop, onSave }: WorkshopPartProps) {
   const { fittings, currency } = workshop;
-  const set = (key: string, name: string, price: number | null) => {
-    const { [key]: _, ...others } = fittings;
-    return onSave(
-      { fittings: price === null ? others : { ...others, [key]: price } },
+  const set = (key: string, name: string, price: number | null) =>
+    onSave(
+      ({ fittings: { [key]: _, ...others } }) => ({
+        fittings: price === null ? others : { ...others, [key]: price },
+      }),
       `${name}: price kept.`,
     );
-  };
   return (
     <section aria-label="Fittings">
       <h2 className="eyebrow">Fittings, {currency} each</h2>
@@ -34,7 +34,7 @@ export function FittingPrices({ workshop, onSave }: WorkshopPartProps) {
           defaultValue={currency}
           maxLength={8}
           onBlur={({ target }) =>
-            target.value !== currency && void onSave({ currency: target.value }, 'Currency kept.')
+            target.value !== currency && void onSave(() => ({ currency: target.value }), 'Currency kept.')
           }
         />
       </label>

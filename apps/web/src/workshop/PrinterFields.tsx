@@ -25,7 +25,12 @@ export function PrinterFields({ workshop, onSave }: WorkshopPartProps) {
               label={label}
               value={printer[key]}
               onChange={(value) =>
-                onSave({ printer: { ...printer, [key]: value ?? usualPrinter[key] } }, 'Printer kept.')
+                onSave(
+                  (now) => ({
+                    printer: { ...(now.printer ?? usualPrinter), [key]: value ?? usualPrinter[key] },
+                  }),
+                  'Printer kept.',
+                )
               }
             />
           </div>
@@ -35,7 +40,7 @@ export function PrinterFields({ workshop, onSave }: WorkshopPartProps) {
           <Figure
             label="Price of a kilogram of plastic"
             value={workshop.plastic}
-            onChange={(plastic) => onSave({ plastic }, 'Price of plastic kept.')}
+            onChange={(plastic) => onSave(() => ({ plastic }), 'Price of plastic kept.')}
           />
         </div>
       </div>

@@ -14,8 +14,9 @@ function Shed() {
     <Register
       workshop={workshop}
       onSave={async (change) => {
-        setWorkshop({ ...workshop, ...change });
-        kept = change.register ?? [];
+        const next = { ...workshop, ...change(workshop) };
+        setWorkshop(next);
+        kept = next.register;
         return true;
       }}
     />

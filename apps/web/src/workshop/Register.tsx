@@ -51,7 +51,9 @@ export function Register({ workshop, onSave }: WorkshopPartProps) {
   }, [hash]);
   const change = (line: Equipment, more: Partial<Equipment>) =>
     onSave(
-      { register: register.map((each) => (each === line ? { ...each, ...more } : each)) },
+      (now) => ({
+        register: now.register.map((each) => (each.id === line.id ? { ...each, ...more } : each)),
+      }),
       `${line.name}: kept.`,
     );
   return (
@@ -114,7 +116,7 @@ export function Register({ workshop, onSave }: WorkshopPartProps) {
                       aria-label={`Take out ${line.name}`}
                       onClick={() =>
                         void onSave(
-                          { register: register.filter((each) => each !== line) },
+                          (now) => ({ register: now.register.filter(({ id }) => id !== line.id) }),
                           `${line.name} taken out.`,
                         )
                       }
@@ -128,7 +130,9 @@ export function Register({ workshop, onSave }: WorkshopPartProps) {
           </table>
         </div>
       )}
-      <NewLine onAdd={(line) => onSave({ register: [...register, line] }, `${line.name} added.`)} />
+      <NewLine
+        onAdd={(line) => onSave((now) => ({ register: [...now.register, line] }), `${line.name} added.`)}
+      />
     </section>
   );
 }

@@ -12,7 +12,10 @@ import type { WorkshopPartProps } from './workshopPart.ts';
 export function StockTable({ workshop, onSave }: WorkshopPartProps) {
   const { stock, currency, kerf_mm } = workshop;
   const change = (id: string, more: Partial<StockSheet>, words: string) =>
-    onSave({ stock: stock.map((each) => (each.id === id ? { ...each, ...more } : each)) }, words);
+    onSave(
+      (now) => ({ stock: now.stock.map((each) => (each.id === id ? { ...each, ...more } : each)) }),
+      words,
+    );
   return (
     <section aria-label="Stock">
       <h2 className="eyebrow">Sheets and boards</h2>
@@ -67,7 +70,7 @@ export function StockTable({ workshop, onSave }: WorkshopPartProps) {
                     aria-label={`Take out ${sheet.name}`}
                     onClick={() =>
                       void onSave(
-                        { stock: stock.filter((each) => each !== sheet) },
+                        (now) => ({ stock: now.stock.filter(({ id }) => id !== sheet.id) }),
                         `${sheet.name} taken out.`,
                       )
                     }
@@ -80,13 +83,15 @@ export function StockTable({ workshop, onSave }: WorkshopPartProps) {
           </tbody>
         </table>
       </div>
-      <NewSheet onAdd={(sheet) => onSave({ stock: [...stock, sheet] }, `${sheet.name} added.`)} />
+      <NewSheet
+        onAdd={(sheet) => onSave((now) => ({ stock: [...now.stock, sheet] }), `${sheet.name} added.`)}
+      />
       <div className="mt-2 flex items-center gap-2">
         <span className="text-soft">A saw cut takes</span>
         <Figure
           label="Saw cut in mm"
           value={kerf_mm}
-          onChange={(value) => onSave({ kerf_mm: value ?? 0 }, 'Saw cut kept.')}
+          onChange={(value) => onSave(() => ({ kerf_mm: value ?? 0 }), 'Saw cut kept.')}
         />{' '}
         mm
       </div>

@@ -1,4 +1,3 @@
-import type { Workshop } from '@yellow-cell/contract';
 import { useState } from 'react';
 import { ApiError } from '../app/api.ts';
 import { useSay } from '../app/units.ts';
@@ -8,7 +7,7 @@ import { FittingPrices } from './FittingPrices.tsx';
 import { PrinterFields } from './PrinterFields.tsx';
 import { Register } from './Register.tsx';
 import { StockTable } from './StockTable.tsx';
-import { saveWorkshop } from './saveWorkshop.ts';
+import { saveWorkshop, type WorkshopChange } from './saveWorkshop.ts';
 import { useWorkshop } from './useWorkshop.ts';
 
 /** What the shed has and pays: sheets at hand and to buy, prices, the printer, and the register of what lies ready. */
@@ -17,11 +16,11 @@ export function WorkshopScreen() {
   const workshop = useWorkshop();
   const [problems, setProblems] = useState<readonly string[]>([]);
   const toast = useToast();
-  const save = async (change: Partial<Workshop>, words: string): Promise<boolean> => {
+  const save = async (change: WorkshopChange, words: string): Promise<boolean> => {
     try {
       setProblems([]);
-      await saveWorkshop(change);
-      toast({ text: words, undo: () => saveWorkshop(workshop) });
+      const back = await saveWorkshop(change);
+      toast({ text: words, undo: async () => void (await saveWorkshop(back)) });
       return true;
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;

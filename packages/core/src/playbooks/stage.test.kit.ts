@@ -3,6 +3,7 @@ import { deriveBox } from '../box/model.ts';
 import { plusDays } from '../calendar/days.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { familyDesign } from '../families/build.ts';
+import { knownOf, placed } from '../winter/hived.test.kit.ts';
 import { type BoxView, boxViews } from '../yard/boxView.ts';
 import { fold } from '../yard/fold.ts';
 import type { Known } from '../yard/state.ts';
@@ -22,22 +23,10 @@ export const at = (count: number, hour = 9) => `${day(count)}T${String(hour).pad
 export function stage(name: PlaybookName) {
   const [family = 'nucleus'] = playbooks[name].families;
   const content = familyDesign(family);
-  const version = { id: 'v', number: 1, content, note: '', savedAt: '', savedBy: '' };
-  const known: Known = {
-    designs: new Map([['d', { id: 'd', name: family, versions: [version] }]]),
-    yards: new Set([YARD]),
-  };
+  const known = knownOf(content, family);
   const bays = [...(deriveBox(content).compartments[0]?.bays ?? [])];
   const events: LogEvent[] = [
-    told('boxBuilt', day(-30), { box: BOX, label: 'D1', design: 'd', version: 1 }),
-    told('boxPlaced', day(-29), {
-      box: BOX,
-      yard: YARD,
-      stand: '1',
-      east_m: 1,
-      north_m: 1,
-      bearing_deg: 180,
-    }),
+    ...placed({ box: BOX, label: 'D1', east_m: 1 }),
     told('roundPlanned', day(-2), { round: 'r', number: 4, donor: 'Sable', graftOn: day(1), grafts: 30 }),
   ];
   if (!playbooks[name].ofEmpty)

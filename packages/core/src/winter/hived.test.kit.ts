@@ -3,14 +3,14 @@ import { deriveBox } from '../box/model.ts';
 import type { Known } from '../yard/state.ts';
 import { told, YARD } from '../yard/story.test.kit.ts';
 
-/** One design by the name `d`, and a yard. */
-export const knownOf = (content: DesignContent): Known => ({
+/** One design by the id `d`, and a yard. */
+export const knownOf = (content: DesignContent, name = 'Ten frames'): Known => ({
   designs: new Map([
     [
       'd',
       {
         id: 'd',
-        name: 'Ten frames',
+        name,
         versions: [{ id: 'v', number: 1, content, note: '', savedAt: '', savedBy: '' }],
       },
     ],

@@ -1,4 +1,12 @@
-import type { Design, Entry, EntryOf, EventKind, LogEvent, WeatherDay } from '@yellow-cell/contract';
+import type {
+  Design,
+  DesignContent,
+  Entry,
+  EntryOf,
+  EventKind,
+  LogEvent,
+  WeatherDay,
+} from '@yellow-cell/contract';
 import { kindVersionOf, subjectsOf } from '@yellow-cell/contract/subjects';
 import { bayIdsOf } from '../box/stack.ts';
 import { standardDesign } from '../box/standardDesign.ts';
@@ -22,6 +30,24 @@ export function threeWayDesign(): Design {
     versions: [{ id: 'v1', number: 1, content, note: '', savedAt: '', savedBy: '' }],
   };
 }
+
+/** The same body, its entrances in the front, near each other and without marks: taken for one another. */
+export const doorsAlike = (content: DesignContent): DesignContent => ({
+  ...content,
+  layers: content.layers.map((layer) =>
+    layer.kind === 'body'
+      ? {
+          ...layer,
+          entrances: layer.entrances.map((entrance, index) => ({
+            ...entrance,
+            side: 'front' as const,
+            along: { mm: 80 + index * 60 },
+            mark: null,
+          })),
+        }
+      : layer,
+  ),
+});
 
 export const known: Known = { designs: new Map([[DESIGN, threeWayDesign()]]), yards: new Set([YARD]) };
 export const bays: readonly string[] = threeWayDesign().versions.flatMap(({ content }) => bayIdsOf(content));

@@ -10,7 +10,7 @@ import { equalisings } from '../../yard/equalise.ts';
 import { fold } from '../../yard/fold.ts';
 import { motherDoubt } from '../../yard/motherDoubt.ts';
 import { restsUntil } from '../../yard/restsUntil.ts';
-import { begun, known, OF, stockedIn, told, weatherOf, YARD } from '../../yard/story.test.kit.ts';
+import { begun, doorsAlike, known, OF, stockedIn, told, weatherOf, YARD } from '../../yard/story.test.kit.ts';
 import type { Act } from '../../yard/warn/act.ts';
 import { warningsOf } from '../../yard/warn/warnings.ts';
 import type { Constants } from '../registry.ts';
@@ -202,30 +202,15 @@ export const warnings: Reckonings = Object.fromEntries(
   }),
 );
 
-/** The same box, its entrances alike and side by side. */
-const alike: DesignContent = {
-  ...content,
-  layers: content.layers.map((layer) =>
-    layer.kind === 'body'
-      ? {
-          ...layer,
-          entrances: layer.entrances.map((entrance, index) => ({
-            ...entrance,
-            side: 'front' as const,
-            along: { mm: 80 + index * 60 },
-            mark: null,
-          })),
-        }
-      : layer,
-  ),
-};
-
 export const bees: Reckonings = {
   'doors alike': (constants) => {
     const designs = new Map(
       [...known.designs].map(([id, design]) => [
         id,
-        { ...design, versions: design.versions.map((version) => ({ ...version, content: alike })) },
+        {
+          ...design,
+          versions: design.versions.map((version) => ({ ...version, content: doorsAlike(version.content) })),
+        },
       ]),
     );
     const state = fold({ ...known, designs }, begun(CELL));

@@ -8,7 +8,7 @@ import { switchOf } from '../../constants/switches.ts';
 import { boxViews } from '../boxView.ts';
 import { compartmentsOf } from '../compartments.ts';
 import { fold } from '../fold.ts';
-import { begun, known, OF, threeWayDesign, told, weatherOf, workOf } from '../story.test.kit.ts';
+import { begun, doorsAlike, known, OF, threeWayDesign, told, weatherOf, workOf } from '../story.test.kit.ts';
 import { feedUse } from './careRules.ts';
 import type { Weather } from './expectation.ts';
 import { expectationsOf, rules } from './rules.ts';
@@ -230,25 +230,7 @@ describe('rules that raise work', () => {
     const twin = threeWayDesign();
     const alike = {
       ...twin,
-      versions: twin.versions.map((version) => ({
-        ...version,
-        content: {
-          ...version.content,
-          layers: version.content.layers.map((layer) =>
-            layer.kind === 'body'
-              ? {
-                  ...layer,
-                  entrances: layer.entrances.map((entrance, index) => ({
-                    ...entrance,
-                    side: 'front' as const,
-                    along: { mm: 80 + index * 60 },
-                    mark: null,
-                  })),
-                }
-              : layer,
-          ),
-        },
-      })),
+      versions: twin.versions.map((version) => ({ ...version, content: doorsAlike(version.content) })),
     };
     const near = { ...known, designs: new Map([[twin.id, alike]]) };
     const state = fold(near, begun(CELL));

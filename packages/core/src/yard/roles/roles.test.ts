@@ -4,10 +4,10 @@ import { deriveBox } from '../../box/model.ts';
 import { plusDays } from '../../calendar/days.ts';
 import { defaultConstants } from '../../constants/registry.ts';
 import { familyDesign } from '../../families/build.ts';
+import { knownOf, placed } from '../../winter/hived.test.kit.ts';
 import { boxViews } from '../boxView.ts';
 import { compartmentsOf, type StandingCompartment } from '../compartments.ts';
 import { fold } from '../fold.ts';
-import type { Known } from '../state.ts';
 import { told, YARD } from '../story.test.kit.ts';
 import { warningsOf } from '../warn/warnings.ts';
 import { metIn, raisesIn, roles } from './roles.ts';
@@ -19,23 +19,9 @@ const BOX = 'box-1';
 /** A box of a family with its rooms from the left, and the story of those put into them. */
 function boxOf(family: Parameters<typeof familyDesign>[0]) {
   const content = familyDesign(family);
-  const version = { id: 'v', number: 1, content, note: '', savedAt: '', savedBy: '' };
-  const known: Known = {
-    designs: new Map([['d', { id: 'd', name: family, versions: [version] }]]),
-    yards: new Set([YARD]),
-  };
+  const known = knownOf(content, family);
   const rooms = deriveBox(content).compartments;
-  const built = [
-    told('boxBuilt', day(-9), { box: BOX, label: 'D1', design: 'd', version: 1 }),
-    told('boxPlaced', day(-8), {
-      box: BOX,
-      yard: YARD,
-      stand: '1',
-      east_m: 1,
-      north_m: 1,
-      bearing_deg: 180,
-    }),
-  ];
+  const built = placed({ box: BOX, label: 'D1', east_m: 1 });
   const stock = (colony: string, room: number, on = day(0), queen?: 'laying' | 'unknown') =>
     told('stocked', on, {
       box: BOX,
