@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { ApiError } from '../app/api.ts';
 import { newId } from '../app/ids.ts';
 import { useToast } from '../parts/Toast.tsx';
+import { useOnce } from '../parts/useOnce.ts';
 import { saveWorkshop } from '../workshop/saveWorkshop.ts';
 
 interface CutNowProps {
@@ -17,13 +18,11 @@ interface CutNowProps {
 export function CutNow({ groups, found, constants, ready }: CutNowProps) {
   const [problem, setProblem] = useState('');
   const toast = useToast();
-  const [busy, setBusy] = useState(false);
-  const cut = async () => {
+  const cut = useOnce(async () => {
     const sawn = groups.flatMap((group) => {
       const answer = found.get(group.key);
       return answer ? [{ group, answer }] : [];
     });
-    setBusy(true);
     try {
       setProblem('');
       const back = await saveWorkshop(({ stock }) => ({
@@ -33,18 +32,11 @@ export function CutNow({ groups, found, constants, ready }: CutNowProps) {
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       setProblem(error.message);
-    } finally {
-      setBusy(false);
     }
-  };
+  });
   return (
     <div className="no-print mt-3 flex flex-wrap items-center gap-3">
-      <button
-        type="button"
-        className="button"
-        disabled={!ready || busy || found.size === 0}
-        onClick={() => void cut()}
-      >
+      <button type="button" className="button" disabled={!ready || found.size === 0} onClick={cut}>
         Sawn: take it from stock, keep the offcuts
       </button>
       {problem && (

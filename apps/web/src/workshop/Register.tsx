@@ -5,6 +5,7 @@ import { type FormEvent, useEffect, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import { newId } from '../app/ids.ts';
 import { numberIn } from '../parts/numberIn.ts';
+import { useOnce } from '../parts/useOnce.ts';
 import { BoxList } from './BoxList.tsx';
 import { Figure } from './Figure.tsx';
 import type { WorkshopPartProps } from './workshopPart.ts';
@@ -149,8 +150,7 @@ function NewLine({ onAdd }: { onAdd: (line: Equipment) => Promise<boolean> }) {
     Number.isInteger(count) &&
     count >= 0 &&
     (!isExcluder || (slot_mm > 0 && slot_mm <= 20));
-  const add = async (event: FormEvent) => {
-    event.preventDefault();
+  const add = useOnce(async () => {
     if (!possible) return;
     const kept = await onAdd({
       id: newId(),
@@ -166,6 +166,10 @@ function NewLine({ onAdd }: { onAdd: (line: Equipment) => Promise<boolean> }) {
       ...(isExcluder ? { slot_mm } : {}),
     });
     if (kept) setTyped({ ...EMPTY, kind: typed.kind, format: typed.format });
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    add();
   };
   const choice = (
     key: 'kind' | 'condition' | 'format' | 'comb',
@@ -190,7 +194,7 @@ function NewLine({ onAdd }: { onAdd: (line: Equipment) => Promise<boolean> }) {
     </label>
   );
   return (
-    <form onSubmit={add} className="mt-2 flex flex-wrap items-end gap-2">
+    <form onSubmit={submit} className="mt-2 flex flex-wrap items-end gap-2">
       {choice('kind', 'kind', KINDS)}
       {(isFrame || isExcluder) && choice('format', 'format', FORMATS)}
       {isFrame && choice('comb', 'comb', spareCombWords)}

@@ -1,9 +1,12 @@
 import type { StockSheet } from '@yellow-cell/contract';
+import { parseLength, showLength, showLengthBare } from '@yellow-cell/core';
 import { Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { newId } from '../app/ids.ts';
+import { useUnits } from '../app/units.ts';
 import { MATERIALS } from '../carpentry/materials.ts';
 import { numberIn } from '../parts/numberIn.ts';
+import { useOnce } from '../parts/useOnce.ts';
 import { Figure } from './Figure.tsx';
 import { PartMaterial } from './materialList.ts';
 import type { WorkshopPartProps } from './workshopPart.ts';
@@ -11,6 +14,7 @@ import type { WorkshopPartProps } from './workshopPart.ts';
 /** Sheets and boards: those bought as wanted, and pieces at hand. */
 export function StockTable({ workshop, onSave }: WorkshopPartProps) {
   const { stock, currency, kerf_mm } = workshop;
+  const units = useUnits();
   const change = (id: string, more: Partial<StockSheet>, words: string) =>
     onSave(
       (now) => ({ stock: now.stock.map((each) => (each.id === id ? { ...each, ...more } : each)) }),
@@ -37,7 +41,8 @@ export function StockTable({ workshop, onSave }: WorkshopPartProps) {
                 <td className="py-1.5">{sheet.name}</td>
                 <td>{MATERIALS[sheet.material]}</td>
                 <td>
-                  {sheet.thickness_mm} × {sheet.width_mm} × {sheet.height_mm} mm
+                  {[sheet.thickness_mm, sheet.width_mm].map((mm) => showLengthBare(mm, units)).join(' × ')} ×{' '}
+                  {showLength(sheet.height_mm, units)}
                 </td>
                 <td>
                   {sheet.atHand === null ? (
@@ -105,19 +110,19 @@ function NewSheet({ onAdd }: { onAdd: (sheet: StockSheet) => Promise<boolean> })
   const [typed, setTyped] = useState(EMPTY);
   const set = (key: keyof typeof EMPTY) => (event: { target: { value: string } }) =>
     setTyped((now) => ({ ...now, [key]: event.target.value }));
-  const [thickness_mm, width_mm, height_mm] = [typed.thickness, typed.width, typed.height].map(numberIn) as [
-    number,
-    number,
-    number,
-  ];
+  const units = useUnits();
+  const [thickness_mm, width_mm, height_mm] = [typed.thickness, typed.width, typed.height].map((text) => {
+    const read = parseLength(text, units);
+    return read.ok ? read.length.mm : Number.NaN;
+  }) as [number, number, number];
+  const unit = units === 'mm' ? 'mm' : 'in';
   const possible = [thickness_mm, width_mm, height_mm].every((mm) => mm > 0);
-  const add = async (event: FormEvent) => {
-    event.preventDefault();
+  const add = useOnce(async () => {
     if (!possible) return;
     const material = typed.material as StockSheet['material'];
     const kept = await onAdd({
       id: newId(),
-      name: typed.name.trim() || `${MATERIALS[material]} ${width_mm} × ${height_mm}`,
+      name: typed.name.trim() || `${MATERIALS[material]} ${typed.width.trim()} × ${typed.height.trim()}`,
       material,
       thickness_mm,
       width_mm,
@@ -126,6 +131,10 @@ function NewSheet({ onAdd }: { onAdd: (sheet: StockSheet) => Promise<boolean> })
       price: null,
     });
     if (kept) setTyped(EMPTY);
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    add();
   };
   const field = (key: keyof typeof EMPTY, label: string, width: string) => (
     <label className="block">
@@ -136,7 +145,7 @@ function NewSheet({ onAdd }: { onAdd: (sheet: StockSheet) => Promise<boolean> })
   return (
     <details className="mt-2">
       <summary>Add a sheet, or an offcut at hand</summary>
-      <form onSubmit={add} className="mt-1 flex flex-wrap items-end gap-2">
+      <form onSubmit={submit} className="mt-1 flex flex-wrap items-end gap-2">
         {field('name', 'name', 'w-44')}
         <label className="block">
           <span className="block text-sm text-soft">of</span>
@@ -148,9 +157,9 @@ function NewSheet({ onAdd }: { onAdd: (sheet: StockSheet) => Promise<boolean> })
             ))}
           </select>
         </label>
-        {field('thickness', 'thick, mm', 'w-20')}
-        {field('width', 'along, mm', 'w-24')}
-        {field('height', 'across, mm', 'w-24')}
+        {field('thickness', `thick, ${unit}`, 'w-20')}
+        {field('width', `along, ${unit}`, 'w-24')}
+        {field('height', `across, ${unit}`, 'w-24')}
         {field('atHand', 'at hand (empty: bought)', 'w-28')}
         <button type="submit" className="button" disabled={!possible}>
           Add

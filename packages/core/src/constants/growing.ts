@@ -5,10 +5,10 @@ const estimate = 'Our estimate';
 /** How a small colony grows and shrinks from day to day, and how far that may be believed. */
 export const growingConstants = {
   diesHive: constant(0.004, 'share/day', estimate, [0, 0.1], 'Of young bees so many die on a day'),
-  diesField: constant(0.04, 'share/day', estimate, [0, 0.3], 'Of bees that fly'),
-  diesOld: constant(0.15, 'share/day', estimate, [0.01, 1], 'Of old ones'),
+  diesField: constant(0.04, 'share/day', estimate, [0, 0.3], 'Of bees that fly so many die on a day'),
+  diesOld: constant(0.15, 'share/day', estimate, [0.01, 1], 'Of old bees so many die on a day'),
   flies_d: constant(21, 'days', 'Development', [10, 34], 'A bee flies from this age'),
-  old_d: constant(35, 'days', 'Development', [22, 59], 'and is old from this one, in season'),
+  old_d: constant(35, 'days', 'Development', [22, 59], 'In season a bee is old from this age'),
   beesUse_kgDay: constant(
     0.1,
     'kg a day',

@@ -308,8 +308,8 @@ export const winterConstants = {
     [1, 6],
     'From so much over small a colony counts as strong where winters are compared',
   ),
-  scaleGain_kg: constant(0.3, 'kg a day', estimate, [0.05, 2], 'A box that gains more was fed'),
-  scaleLoss_kg: constant(1, 'kg a day', estimate, [0.2, 5], 'and one that loses more was opened'),
+  scaleGain_kg: constant(0.3, 'kg a day', estimate, [0.05, 2], 'A box on a scale that gains more was fed'),
+  scaleLoss_kg: constant(1, 'kg a day', estimate, [0.2, 5], 'A box on a scale that loses more was opened'),
   scaleLeast_d: constant(14, 'days', estimate, [3, 60], 'On fewer days a scale tells of weather, not of use'),
   springForage_g: constant(
     0.1,
