@@ -1,5 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import type { Around, Entry, Found, QueenStory, Standing, UnsettledPage } from '@yellow-cell/contract';
+import type {
+  Around,
+  Entry,
+  Found,
+  QueenStory,
+  Standing,
+  UnsettledPage,
+  YardLog,
+} from '@yellow-cell/contract';
 import { seededRandom } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { logEntries } from '../src/services/logEntries.ts';
@@ -59,6 +67,38 @@ describe('boxes as they stand', () => {
     expect(await due('2026-04-22')).not.toContain('D1');
     await log(entry('failed', '2026-05-30', { ...late.of, reason: 'robbed' }));
     expect(await due('2026-05-31')).not.toContain('D1');
+  });
+
+  it('tell their stories page by page, each box once, the yard’s weather with the first page', async () => {
+    const story = (query: string) => get<YardLog>(`/yards/${place.yard.id}/log?${query}`);
+    const first = await story('limit=2');
+    expect(first.of).toHaveLength(2);
+    expect(first.events.filter(({ kind }) => kind === 'weatherRecorded')).toHaveLength(1);
+    const rest = await story(`limit=50&after=${encodeURIComponent(first.next ?? '')}`);
+    expect(rest.next).toBeNull();
+    expect(rest.events.some(({ kind }) => kind === 'weatherRecorded')).toBe(false);
+    const all = await story('limit=50');
+    expect([...first.of, ...rest.of]).toEqual(all.of);
+    expect(new Set([...first.events, ...rest.events].map(({ id }) => id))).toEqual(
+      new Set(all.events.map(({ id }) => id)),
+    );
+  });
+
+  it('end a page of stories where a reader would wait too long, but not before the first box', async () => {
+    const [long, short] = ['W1', 'W2'].map((label) => storyOfBox(place, '2026-05-10', label));
+    if (!long || !short) throw new Error('No boxes.');
+    await log(...long.entries, ...short.entries);
+    const notes = Array.from({ length: 800 }, () => entry('noted', '2026-05-20', { box: long.box }));
+    await log(...notes);
+    const page = await get<YardLog>(
+      `/yards/${place.yard.id}/log?after=${encodeURIComponent(`V~${randomUUID()}`)}`,
+    );
+    expect(page.of).toEqual([long.box]);
+    const next = await get<YardLog>(
+      `/yards/${place.yard.id}/log?after=${encodeURIComponent(page.next ?? '')}`,
+    );
+    expect(next.of).toEqual([short.box]);
+    expect(next.next).toBeNull();
   });
 
   it('answer on paper', async () => {

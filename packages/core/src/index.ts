@@ -339,7 +339,7 @@ export { winterAct, winterWork } from './yard/due/winterRules.ts';
 export { clockProblem, futureProblem } from './yard/entryProblem.ts';
 export { type Equalising, equalisings } from './yard/equalise.ts';
 export { chronicle, fold, foldChronicle, foldOn } from './yard/fold.ts';
-export { type BoxesLog, foldLog } from './yard/foldLog.ts';
+export { asOneYard, type BoxesLog, foldLog } from './yard/foldLog.ts';
 export { type FrameAdvice, frameAdvice, inwardSides } from './yard/frameAdvice.ts';
 export { attemptOf, inRoom } from './yard/inRoom.ts';
 export { freePlaces, freeStands } from './yard/many/freePlaces.ts';

@@ -1,16 +1,19 @@
 import type { LogEvent, YardLog } from '@yellow-cell/contract';
 import { fold, type Known } from '@yellow-cell/core';
 import { besideOf } from '../store/beside.ts';
-import { boxIdPage } from '../store/boxes.ts';
+import { boxKeyPage } from '../store/boxes.ts';
 import type { Store } from '../store/database.ts';
 import { loadDesigns } from '../store/designs.ts';
-import { eventsAbout, eventsOfBoxes } from '../store/events.ts';
+import { countEvents, eventsAbout, eventsOfBoxes } from '../store/events.ts';
 import { findYard, yardIds } from '../store/yards.ts';
 import { NotFound } from './conflict.ts';
 import type { Context } from './context.ts';
 import { designIdsOf, ROUND_KINDS, SEASON_KINDS, subjectIds } from './story.ts';
 
-/** The stories of one page of a yard's boxes, for a reader who tells them at any date. */
+/** A page ends where its boxes have more entries than this between them: a reader of many boxes waits for none long. */
+const ENTRIES_A_PAGE = 800;
+
+/** The stories of one page of a yard's boxes, for a reader who tells them at any date; the yard's own weather with the first. */
 export async function yardLog(
   context: Context,
   yard: string,
@@ -19,11 +22,30 @@ export async function yardLog(
 ): Promise<YardLog> {
   return context.reading(async (store) => {
     if (!(await findYard(store, yard))) throw new NotFound('There is no such yard.');
-    const { ids, next } = await boxIdPage(store, yard, after, limit);
-    const log = await logOf(store, ids);
-    const yards = [yard, ...subjectIds(log.events, 'yard')];
-    const weather = await eventsAbout(store, [...new Set(yards)], ['weatherRecorded']);
+    const keys = await boxKeyPage(store, yard, after, limit);
+    const page = await withinEntries(store, keys.slice(0, limit));
+    const log = await logOf(
+      store,
+      page.map(({ id }) => id),
+    );
+    const yards = new Set([yard, ...subjectIds(log.events, 'yard')]);
+    if (after !== undefined) yards.delete(yard);
+    const weather = await eventsAbout(store, [...yards], ['weatherRecorded']);
+    const next = page.length < keys.length ? (page.at(-1)?.key ?? null) : null;
     return { ...log, events: [...log.events, ...weather], next };
+  });
+}
+
+/** The first of them, up to a page's entries; one at least. */
+async function withinEntries<T extends { id: string }>(store: Store, boxes: readonly T[]): Promise<T[]> {
+  const counts = await countEvents(
+    store,
+    boxes.map(({ id }) => id),
+  );
+  let sum = 0;
+  return boxes.filter(({ id }, index) => {
+    sum += counts.get(id) ?? 0;
+    return index === 0 || sum <= ENTRIES_A_PAGE;
   });
 }
 

@@ -97,13 +97,13 @@ export function boxPageQuery(store: Store, { yard, design, find, after, limit }:
     .orderBy('c.position');
 }
 
-/** Ids of one page of a yard's boxes, and the key of the next. */
-export async function boxIdPage(
+/** Keys of one page of a yard's boxes, in the order of their labels, and one more where there are more. */
+export async function boxKeyPage(
   store: Store,
   yard: string,
   after: string | undefined,
   limit: number,
-): Promise<{ ids: string[]; next: string | null }> {
+): Promise<{ id: string; key: string }[]> {
   const [afterKey = '', afterId = ''] = splitKey(after);
   const rows = await store
     .selectFrom('box_state')
@@ -116,9 +116,7 @@ export async function boxIdPage(
     .orderBy('box_id')
     .limit(limit + 1)
     .execute();
-  const page = rows.slice(0, limit);
-  const last = rows.length > limit ? page.at(-1) : undefined;
-  return { ids: page.map(({ box_id }) => box_id), next: last ? `${last.label_key}~${last.box_id}` : null };
+  return rows.map(({ box_id, label_key }) => ({ id: box_id, key: `${label_key}~${box_id}` }));
 }
 
 export function splitKey(after: string | undefined): string[] {

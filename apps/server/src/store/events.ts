@@ -57,6 +57,18 @@ export async function eventsOfBoxes(store: Store, boxes: readonly string[]): Pro
   return withSubjects(store, rows);
 }
 
+/** How many events are about each of these. */
+export async function countEvents(store: Store, subjects: readonly string[]): Promise<Map<string, number>> {
+  if (subjects.length === 0) return new Map();
+  const rows = await store
+    .selectFrom('event_subject')
+    .select(['subject_id', (eb) => eb.fn.countAll<string>().as('count')])
+    .where('subject_id', 'in', subjects)
+    .groupBy('subject_id')
+    .execute();
+  return new Map(rows.map(({ subject_id, count }) => [subject_id, Number(count)]));
+}
+
 /** Ids of everything of a kind that the log speaks of. */
 export async function subjectsOfKind(store: Store, kind: Subject['kind']): Promise<string[]> {
   const rows = await store

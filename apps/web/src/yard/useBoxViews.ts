@@ -18,7 +18,7 @@ interface Shown {
   yard: string;
   around: Around;
   constants: Constants;
-  /** True where something is told here, on top of what stands or of a day that is past: any box may differ then. */
+  /** True where something that is not sent yet is told here, on top of what has come: any box may differ then. */
   toldHere: boolean;
 }
 
@@ -48,7 +48,8 @@ export function useBoxViews({
       .flatMap((page) => {
         const found = kept.get(page);
         if (found) return found;
-        const boxes = 'boxes' in page ? page.boxes.map(({ box }) => box) : [];
+        const ids = 'of' in page ? page.of : page.boxes.map(({ box }) => box.id);
+        const boxes = ids.flatMap((id) => state.boxes.get(id) ?? []);
         const views = boxViews(state, known, yard, constants, asked, boxes);
         kept.set(page, views);
         return views;

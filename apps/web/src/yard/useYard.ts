@@ -54,10 +54,11 @@ export interface YardView {
 }
 
 /**
- * So many pages of a yard come by themselves, one after the other; more when they are asked for. A phone's net and a
- * day that is past, of which a page is the whole story of its boxes, get on with fewer.
+ * So many boxes of a yard come by themselves, page after page; more when they are asked for. A phone's net and a day
+ * that is past, of which a page is the whole story of its boxes, get on with fewer.
  */
-const PAGES_BY_ITSELF = { few: 6, many: 20 };
+const BY_THEMSELVES = { few: 300, many: 1_000 };
+const boxesOn = (page: Page): number => ('of' in page ? page.of : page.boxes).length;
 
 /** The yard as of the day shown: as it stands with what this device has not sent yet, or for a day that is past its story folded here. */
 export function useYard(yard: Yard, alsoBox?: string): YardView {
@@ -84,8 +85,9 @@ export function useYard(yard: Yard, alsoBox?: string): YardView {
     [pages.data.pages, extra.data, loaded],
   );
   const { hasNextPage, isFetchingNextPage, fetchNextPage } = pages;
-  const byItself = !past && !isNarrow() ? PAGES_BY_ITSELF.many : PAGES_BY_ITSELF.few;
-  const comes = hasNextPage && pages.data.pages.length < byItself;
+  const wanted = !past && !isNarrow() ? BY_THEMSELVES.many : BY_THEMSELVES.few;
+  const have = pages.data.pages.reduce((sum, page) => sum + boxesOn(page), 0);
+  const comes = hasNextPage && have < wanted;
   const goesOn = comes && !isFetchingNextPage;
   useEffect(() => {
     if (goesOn) void fetchNextPage();
@@ -135,7 +137,7 @@ function useView(yard: Yard, pages: readonly Page[], more: (() => void) | undefi
     yard: yard.id,
     around,
     constants,
-    toldHere: teller !== undefined,
+    toldHere: parcels.length > 0,
   });
   const climate = session.settings.climates?.[yard.id];
   return { yard, on, state, designs: known.designs, boxes, weather, constants, climate, more };
@@ -154,7 +156,7 @@ function stateOf(
   const standing = pages.flatMap((page) => ('boxes' in page ? page.boxes : []));
   const before =
     teller && logs.length > 0
-      ? teller.tellPast(known, logs, on)
+      ? teller.tellPast(known.yards, logs, on)
       : stateOfStanding(standing, around.rounds, yard, around.weather);
   if (!teller || parcels.length === 0) return before;
   const told = new Set([...before.story, ...logs.flatMap(({ events }) => events)].map(({ id }) => id));

@@ -2,8 +2,9 @@ import type { LogEvent } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { apart, type Beside, thingsOf } from './apart.ts';
 import { chronicle, fold } from './fold.ts';
-import { foldLog } from './foldLog.ts';
+import { asOneYard, foldLog } from './foldLog.ts';
 import { built, linkedStory } from './linkedStory.test.kit.ts';
+import type { YardState } from './state.ts';
 import { bays, known, told } from './story.test.kit.ts';
 import { wholeIn } from './whole.ts';
 
@@ -45,6 +46,23 @@ describe('boxes told apart', () => {
       const alone = foldLog(known, [{ of: [box], events: about(events, box, beside), beside: others }]);
       expect(wholeIn(alone, box)).toEqual(wholeIn(together, box));
     }
+  });
+
+  it.each(SEEDS)('told each alone and put side by side, are what they are together (%i)', (seed) => {
+    const events = linkedStory(seed);
+    const together = fold(known, events);
+    const { beside } = tellAll(events).run;
+    const alone = asOneYard(
+      [...BOXES, 'box-beyond'].map((box) => {
+        const others = beside.filter((each) => each.box !== box);
+        return foldLog(known, [{ of: [box], events: about(events, box, beside), beside: others }]);
+      }),
+    );
+    for (const box of BOXES) expect(wholeIn(alone, box)).toEqual(wholeIn(together, box));
+    const toldIn = ({ story }: YardState) => story.map(({ id }) => id).sort();
+    const leftIn = ({ toSettle }: YardState) => toSettle.map(({ event }) => event.id).sort();
+    expect(toldIn(alone)).toEqual(toldIn(together));
+    expect(leftIn(alone)).toEqual(leftIn(together));
   });
 
   it('name the other box where they make something else of it than they did', () => {

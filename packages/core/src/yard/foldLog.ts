@@ -1,4 +1,4 @@
-import type { BoxBefore, LogEvent } from '@yellow-cell/contract';
+import type { BoxBefore, LogEvent, WeatherDay } from '@yellow-cell/contract';
 import type { Day } from '../calendar/days.ts';
 import { type Apart, apart } from './apart.ts';
 import { chronicle } from './fold.ts';
@@ -24,6 +24,32 @@ export function foldLog(known: Known, logs: readonly BoxesLog[], asOf?: Day): Ya
   }
   return { ...run.state(), story, toSettle };
 }
+
+/** States of different boxes, each told by itself, as one. */
+export function asOneYard(states: readonly YardState[]): YardState {
+  const weather = new Map<string, Map<Day, WeatherDay>>();
+  for (const [yard, days] of states.flatMap((state) => [...state.weather]))
+    weather.set(yard, new Map([...(weather.get(yard) ?? []), ...days]));
+  const toSettle = new Map(states.flatMap((state) => state.toSettle.map((each) => [each.event.id, each])));
+  const story = new Map(states.flatMap((state) => state.story.map((event) => [event.id, event])));
+  // What one box says cannot be is nothing to another that it only names.
+  for (const id of toSettle.keys()) story.delete(id);
+  return {
+    boxes: joined(states.map(({ boxes }) => boxes)),
+    colonies: joined(states.map(({ colonies }) => colonies)),
+    attempts: joined(states.map(({ attempts }) => attempts)),
+    queens: joined(states.map(({ queens }) => queens)),
+    frames: joined(states.map(({ frames }) => frames)),
+    rounds: joined(states.map(({ rounds }) => rounds)),
+    trials: joined(states.map(({ trials }) => trials)),
+    weather,
+    story: [...story.values()].sort((a, b) => Date.parse(a.occurredAt) - Date.parse(b.occurredAt)),
+    toSettle: [...toSettle.values()],
+  };
+}
+
+const joined = <T>(maps: readonly ReadonlyMap<string, T>[]): Map<string, T> =>
+  new Map(maps.flatMap((map) => [...map]));
 
 /** What some logs tell, to be told event by event, and their events in order. */
 export function readingOf(
