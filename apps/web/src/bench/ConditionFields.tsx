@@ -1,6 +1,7 @@
 import { type BeeState, compassPoint, heatOf, type Paint } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useSay } from '../app/units.ts';
+import { Check } from '../parts/Check.tsx';
 import { SelectField } from '../parts/Field.tsx';
 import { Slider } from '../parts/Slider.tsx';
 import { showC } from './heat.ts';
@@ -52,7 +53,7 @@ export function ConditionFields({ desk, kind }: { desk: PhysicsDesk; kind: 'air'
             ? say(`Brood: starts at ${constants.broodNest_C} °C`)
             : say(`Brood: held at ${constants.broodNest_C} °C among them`)
         }
-        on={weather.brood}
+        checked={weather.brood}
         onChange={(brood) => set({ brood })}
       />
       <PlaceFields desk={desk} />
@@ -64,7 +65,7 @@ function SunFields({ desk: { weather, set } }: { desk: PhysicsDesk }) {
   const lit = weather.sunHour !== undefined;
   return (
     <>
-      <Check label="In the sun" on={lit} onChange={(on) => set({ sunHour: on ? 12 : undefined })} />
+      <Check label="In the sun" checked={lit} onChange={(on) => set({ sunHour: on ? 12 : undefined })} />
       {lit && (
         <>
           <Slider
@@ -144,19 +145,19 @@ function PlaceFields({ desk: { weather, set, figures, glazed } }: { desk: Physic
       />
       <Check
         label="Its floor lies on the ground"
-        on={weather.grounded}
+        checked={weather.grounded}
         onChange={(grounded) => set({ grounded })}
       />
       {glazed && (
         <Check
           label="Doors over the panes stand open"
-          on={weather.doorsOpen}
+          checked={weather.doorsOpen}
           onChange={(doorsOpen) => set({ doorsOpen })}
         />
       )}
       <Check
         label="A clear night over its roof"
-        on={weather.clearNight}
+        checked={weather.clearNight}
         onChange={(clearNight) => set({ clearNight })}
       />
       {yard && (
@@ -165,14 +166,5 @@ function PlaceFields({ desk: { weather, set, figures, glazed } }: { desk: Physic
         </Link>
       )}
     </details>
-  );
-}
-
-function Check({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className="flex items-center gap-2">
-      <input type="checkbox" checked={on} onChange={({ target }) => onChange(target.checked)} />
-      {label}
-    </label>
   );
 }

@@ -3,6 +3,7 @@ import { combWords, type FrameSlot } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
+import { Check } from '../parts/Check.tsx';
 import { Form } from '../yard/Form.tsx';
 import type { BoxView, CompartmentView } from '../yard/useYard.ts';
 import { CombBar, combContents, combLook } from './CombBar.tsx';
@@ -120,10 +121,7 @@ export function AuditForm({ boxView, compartment, slot, onDone }: AuditFormProps
           </label>
         </fieldset>
       ))}
-      <label className="mb-2 flex min-h-11 items-center gap-2">
-        <input type="checkbox" checked={queen} onChange={({ target }) => setQueen(target.checked)} />
-        The queen is on this frame
-      </label>
+      <Check tall label="The queen is on this frame" checked={queen} onChange={setQueen} />
     </Form>
   );
 }

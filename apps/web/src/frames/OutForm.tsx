@@ -2,6 +2,7 @@ import type { FramePurpose } from '@yellow-cell/contract';
 import { plusDays, purposeWords } from '@yellow-cell/core';
 import { useState } from 'react';
 import { draft } from '../app/useLog.ts';
+import { Check } from '../parts/Check.tsx';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form } from '../yard/Form.tsx';
 import { useWarned } from '../yard/useWarned.tsx';
@@ -71,10 +72,7 @@ export function OutForm({
           />
         )}
       </div>
-      <label className="mb-2 flex min-h-11 items-center gap-2">
-        <input type="checkbox" checked={comb} onChange={({ target }) => setComb(target.checked)} />
-        An empty drawn comb in its place
-      </label>
+      <Check tall label="An empty drawn comb in its place" checked={comb} onChange={setComb} />
       <TextField
         label="Where it is"
         value={where}

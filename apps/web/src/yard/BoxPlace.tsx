@@ -3,6 +3,7 @@ import { celsiusIn, readWeight, roles, showDay, showWeight, sunset } from '@yell
 import { useState } from 'react';
 import { useMeasures, useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
+import { Check } from '../parts/Check.tsx';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Said } from '../parts/Said.tsx';
@@ -186,10 +187,7 @@ function WeighForm({ box, label, onDone }: { box: string; label: string; onDone:
         problem={bad ? say('A weight above 0 and at most 300 kg; with its unit, any is read.') : undefined}
         onChange={({ target }) => setTyped(target.value)}
       />
-      <label className="mb-2 flex min-h-11 items-center gap-2">
-        <input type="checkbox" checked={felt} onChange={({ target }) => setFelt(target.checked)} />
-        Felt by hand, a guess
-      </label>
+      <Check tall label="Felt by hand, a guess" checked={felt} onChange={setFelt} />
       <TextField
         label={`Temperature inside (°${measures.temperature})`}
         inputMode="text"

@@ -5,6 +5,7 @@ import { newId } from '../app/ids.ts';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
+import { Check } from '../parts/Check.tsx';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Form, type FormProps, inColony } from './Form.tsx';
@@ -290,10 +291,7 @@ export function QueenGivenForm(props: FormProps) {
           onChange={({ target }) => setCage(target.value)}
         />
       )}
-      <label className="mb-2 flex min-h-11 items-center gap-2">
-        <input type="checkbox" checked={caged} onChange={({ target }) => setCaged(target.checked)} />
-        In a cage, with candy
-      </label>
+      <Check tall label="In a cage, with candy" checked={caged} onChange={setCaged} />
     </Form>
   );
 }

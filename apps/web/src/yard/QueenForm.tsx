@@ -3,6 +3,7 @@ import { yearColour } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
+import { Check } from '../parts/Check.tsx';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form } from './Form.tsx';
 import { queenColours } from './queenColours.ts';
@@ -124,10 +125,7 @@ export function QueenForm({ box, colony, queen }: QueenFormProps) {
             onChange={({ target }) => setNumber(target.value)}
           />
         </div>
-        <label className="mb-2 flex min-h-11 items-center gap-2">
-          <input type="checkbox" checked={clipped} onChange={({ target }) => setClipped(target.checked)} />
-          Wing clipped
-        </label>
+        <Check tall label="Wing clipped" checked={clipped} onChange={setClipped} />
       </Form>
     </section>
   );

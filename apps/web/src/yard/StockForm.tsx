@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { useSay } from '../app/units.ts';
 import { draft } from '../app/useLog.ts';
+import { Check } from '../parts/Check.tsx';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { Form, type FormProps } from './Form.tsx';
 import { useReadyFrames } from './useReadyFrames.ts';
@@ -110,10 +111,7 @@ export function StockForm({ view, boxView, compartment, send, onCancel }: FormPr
           <option value="unknown">not known</option>
         </SelectField>
       )}
-      <label className="mb-1 flex items-center gap-2">
-        <input type="checkbox" checked={openBrood} onChange={({ target }) => setOpenBrood(target.checked)} />
-        Eggs or young larvae among it
-      </label>
+      <Check label="Eggs or young larvae among it" checked={openBrood} onChange={setOpenBrood} />
       <p className="mb-2 text-sm text-soft">
         {queen === 'none'
           ? 'No old queen; keep it shut on vent and cool for one to three days, fed.'
