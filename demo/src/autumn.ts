@@ -148,7 +148,7 @@ function settle(
 }
 
 /** All boards out, and every way out but the keeper's closed. */
-function pullBoards(
+export function pullBoards(
   diary: Diary,
   { content }: DemoDesign,
   rooms: readonly Place[],

@@ -1,6 +1,6 @@
 import type { NewYard, WeatherDay } from '@yellow-cell/contract';
 import type { Day } from '@yellow-cell/core';
-import { combAt, weightOf } from './autumn.ts';
+import { combAt, pullBoards, weightOf } from './autumn.ts';
 import { buildBox } from './buildBox.ts';
 import type { DemoDesign, DesignKey } from './designs.ts';
 import { type Diary, newDiary } from './diary.ts';
@@ -52,10 +52,8 @@ export function southernYard(designs: Record<DesignKey, DemoDesign>, year: numbe
     const bays = rooms.flatMap((room) => room.bays);
     const slots = rooms.flatMap((room) => room.slots);
     // One colony lives over all rooms of its box: its boards are out from the beginning.
-    for (const layer of content.layers)
-      if (layer.kind === 'body' && key !== 'followerReduced')
-        for (const { id } of layer.boards)
-          diary.write('dividerSet', on('09-06'), { box, board: id, stands: false }, { hour: 15 });
+    const [keeper] = rooms;
+    if (keeper && rooms.length > 1) pullBoards(diary, designs[key], rooms, keeper, on('09-06'));
     const of = { box, colony: seed.id() };
     const frames = { sealedBrood: 2, stores: 1, drawn: Math.max(0, slots.length - 3) };
     diary.write(

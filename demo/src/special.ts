@@ -105,7 +105,7 @@ export function specialBoxes({ designs, yards, year }: Special): Diary {
   const changing = hive('C1', on('05-04'), 'laying');
   for (const day of ['05-08', '05-16', '05-24'])
     diary.write('fed', on(day), { ...changing, feed: 'syrup11', amount_kg: 3 }, { hour: 19 });
-  change(seed, diary, room('C1'), year);
+  change(seed, diary, changing, room('C1'), room('C1', 1), year);
   const shown = hive('V1', on('05-08'), 'laying');
   diary.write(
     'outingLeft',
@@ -142,7 +142,7 @@ const SEED = 51;
 type Of = { box: string; colony: string };
 
 /** The colony between two frames: its queen went above in mid-May, and its last drones below emerge in June. */
-function change(seed: Seed, diary: Diary, { box, bays }: Room, year: number): void {
+function change(seed: Seed, diary: Diary, of: Of, { box, bays }: Room, above: Room, year: number): void {
   const run = seed.id();
   const by = `${year}-06-20`;
   diary.write(
@@ -159,8 +159,12 @@ function change(seed: Seed, diary: Diary, { box, bays }: Room, year: number): vo
     ['queenUp', '05-17'],
     ['entrance', '05-17'],
     ['syrup', '05-24'],
-  ] as const)
+  ] as const) {
     diary.write('stepTicked', `${year}-${day}`, { box, run, step }, { hour: step === 'below' ? 12 : 18 });
+    const bay = above.bays[0] ?? '';
+    if (step === 'queenUp')
+      diary.write('queenSeen', `${year}-${day}`, { ...of, seen: true, bay }, { hour: 18 });
+  }
 }
 
 /** Every four days a frame of her youngest larvae is taken, and a drawn comb given for it. */

@@ -353,6 +353,7 @@ export {
   manyRooms,
   nextMark,
 } from './yard/many/manyActs.ts';
+export { mayBeOut } from './yard/mayBeOut.ts';
 export { motherDoubt } from './yard/motherDoubt.ts';
 export { standingAmong } from './yard/order.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';

@@ -1,7 +1,7 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import { useDrag } from '@use-gesture/react';
 import type { Yard } from '@yellow-cell/contract';
-import { clockBySun, countOf, statusLine } from '@yellow-cell/core';
+import { clockBySun, countOf, mayBeOut, statusLine } from '@yellow-cell/core';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -207,8 +207,9 @@ function RoomWork({ view, boxView, room }: { view: YardView; boxView: BoxView; r
 }
 
 /** Where a virgin may be out, when not to open: by the sun of the place. */
-function FlyingHours({ view: { on, yard }, rooms }: { view: YardView; rooms: readonly CompartmentView[] }) {
-  const virgins = rooms.filter(({ status }) => status === 'virgin');
+function FlyingHours({ view, rooms }: { view: YardView; rooms: readonly CompartmentView[] }) {
+  const { on, yard } = view;
+  const virgins = rooms.filter((room) => mayBeOut(room, on, view.constants));
   if (virgins.length === 0) return null;
   return (
     <p className="text-sm text-soft">

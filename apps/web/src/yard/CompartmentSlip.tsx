@@ -5,6 +5,7 @@ import {
   countOf,
   feedWords,
   listOf,
+  mayBeOut,
   motherDoubt,
   restsUntil,
   roleName,
@@ -212,7 +213,7 @@ function BeforeYouOpen({ view, boxView: { compartments }, compartment }: Compart
   const { on, yard } = view;
   const sets = sunset(on, yard);
   const neighbours = compartments.filter(({ position }) => Math.abs(position - compartment.position) === 1);
-  const virgins = compartments.filter(({ status }) => status === 'virgin' || status === 'cellGiven');
+  const virgins = compartments.filter((each) => mayBeOut(each, on, view.constants));
   const confined = compartment.role === 'donor' && compartment.queens.length > 0;
   return (
     <>

@@ -26,6 +26,7 @@ export function History({ view, box, colony }: { view: YardView; box: string; co
   const events = told.filter(({ event }) => about(event));
   const waiting = unsettled?.items.filter(({ event }) => about(event)).length ?? 0;
   const shown = all ? events : events.slice(0, SHOWN);
+  const lineOf = (event: LogEvent): string => say(eventLine(event, view.state, box));
   return (
     <>
       {waiting > 0 && (
@@ -42,9 +43,7 @@ export function History({ view, box, colony }: { view: YardView; box: string; co
         {shown.map(({ event, stands }) => (
           <li key={event.id} className="border-b border-hairline py-1.5">
             <div className="flex justify-between gap-2">
-              <span className={stands ? '' : 'line-through decoration-2'}>
-                {say(eventLine(event, view.state))}
-              </span>
+              <span className={stands ? '' : 'line-through decoration-2'}>{lineOf(event)}</span>
               <span className="shrink-0 text-sm text-soft">
                 {say(showDay(dayOf(event.occurredAt, event.zone), view.on))}
               </span>
@@ -65,7 +64,7 @@ export function History({ view, box, colony }: { view: YardView; box: string; co
                     <button
                       type="button"
                       className="underline"
-                      aria-label={`Correct: ${say(eventLine(event, view.state))}`}
+                      aria-label={`Correct: ${lineOf(event)}`}
                       onClick={() => setCorrecting(correcting === event.id ? undefined : event.id)}
                     >
                       Correct
@@ -73,10 +72,8 @@ export function History({ view, box, colony }: { view: YardView; box: string; co
                     <button
                       type="button"
                       className="underline"
-                      aria-label={`Withdraw: ${say(eventLine(event, view.state))}`}
-                      onClick={() =>
-                        void log(`Withdrawn: ${say(eventLine(event, view.state))}`, [withdrawal(event.id)])
-                      }
+                      aria-label={`Withdraw: ${lineOf(event)}`}
+                      onClick={() => void log(`Withdrawn: ${lineOf(event)}`, [withdrawal(event.id)])}
                     >
                       Withdraw
                     </button>
@@ -87,11 +84,7 @@ export function History({ view, box, colony }: { view: YardView; box: string; co
               )}
             </p>
             {correcting === event.id && (
-              <CorrectForm
-                event={event}
-                title={say(eventLine(event, view.state))}
-                onDone={() => setCorrecting(undefined)}
-              />
+              <CorrectForm event={event} title={lineOf(event)} onDone={() => setCorrecting(undefined)} />
             )}
           </li>
         ))}

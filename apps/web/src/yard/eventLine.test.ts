@@ -30,10 +30,24 @@ describe('an entry in a few words', () => {
     ['failed', { reason: 'queenKilled' }, 'Failed: queen killed on introduction'],
     ['queenTaken', { to: 'bank', beesRemain: true }, 'Queen taken: to the bank'],
     ['queenTaken', { to: 'colony', beesRemain: false }, 'Queen taken: to a colony, with her bees'],
-    ['combined', { intoBox: 'box-2' }, 'Combined with B2'],
+    ['combined', { box: 'box-1', intoBox: 'box-2' }, 'Combined with B2'],
+    ['combined', { box: 'box-2', intoBox: 'box-2' }, 'Combined with a neighbour'],
+    ['combined', { box: 'box-2', intoBox: 'box-2', also: { box: 'box-2' } }, 'Combined with two neighbours'],
+    ['combined', { box: 'box-1', intoBox: 'box-2', also: { box: 'box-2' } }, 'Combined with B2'],
+    [
+      'combined',
+      { box: 'box-1', intoBox: 'box-2', also: { box: 'box-1' } },
+      'Combined with B2 and another box',
+    ],
     ['combined', { intoBox: 'elsewhere' }, 'Combined with another box'],
   ] as const)('%s %j', (kind, payload, words) => {
     expect(line(kind, payload)).toBe(words);
+  });
+
+  it('begins with the box that it is about where it is read at another', () => {
+    const event = { kind: 'combined', payload: { box: 'box-2', intoBox: 'box-1' } } as unknown as Entry;
+    expect(eventLine(event, state, 'box-1')).toBe('B2: Combined with another box');
+    expect(eventLine(event, state, 'box-2')).toBe('Combined with another box');
   });
 
   it('says of stocking only what was put in', () => {

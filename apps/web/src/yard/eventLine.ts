@@ -12,6 +12,7 @@ import {
   feedWords,
   holdsWords,
   layerName,
+  listOf,
   playbooks,
   purposeWords,
   roles,
@@ -28,12 +29,17 @@ import { entranceWords } from './entranceWords.ts';
 /** What is needed to name what an entry speaks of. */
 export type Names = Pick<YardState, 'boxes' | 'rounds'>;
 
-/** An entry in a few words. */
-export function eventLine(event: Pick<LogEvent, 'kind' | 'payload' | 'zone'>, names: Names): string {
+/** An entry in a few words; read at a box, it begins with the one that it is about where that is another. */
+export function eventLine(
+  event: Pick<LogEvent, 'kind' | 'payload' | 'zone'>,
+  names: Names,
+  readAt?: string,
+): string {
   const line = lines[event.kind] as ((payload: unknown, names: Names, zone: string) => string) | undefined;
-  return (
-    line?.(event.payload, names, event.zone) ?? `Entry of a newer version of the program (${event.kind})`
-  );
+  if (!line) return `Entry of a newer version of the program (${event.kind})`;
+  const { box } = event.payload as { box?: string };
+  const other = box !== undefined && readAt !== undefined && box !== readAt;
+  return `${other ? `${labelOf(names, box)}: ` : ''}${line(event.payload, names, event.zone)}`;
 }
 
 const labelOf = ({ boxes }: Names, id: string): string => boxes.get(id)?.label ?? 'another box';
@@ -81,8 +87,11 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names, zone: strin
   eggsSeen: () => 'Eggs seen',
   patternScored: ({ pattern_pct }) => `Pattern ${pattern_pct} %`,
   failed: ({ reason }) => `Failed: ${failWords[reason]}`,
-  combined: ({ intoBox, also }, names) =>
-    `Combined with ${labelOf(names, intoBox)}${also ? ` and ${labelOf(names, also.box)}` : ''}`,
+  combined: ({ box, intoBox, also }, names) => {
+    const into = [intoBox, ...(also ? [also.box] : [])];
+    if (into.every((id) => id === box)) return `Combined with ${also ? 'two neighbours' : 'a neighbour'}`;
+    return `Combined with ${listOf([...new Set(into.map((id) => labelOf(names, id)))])}`;
+  },
   colonyMoved: ({ toBox }, names) => `Moved into ${labelOf(names, toBox)}`,
   strengthSeen: ({ seams, broodFrames }) =>
     [

@@ -36,6 +36,13 @@ export const watchingConstants = {
   ),
   openingExpected_d: constant(3, 'days from cell given', watching, [1, 6], 'Expected day for that check'),
   openingTo_d: constant(4, 'days from cell given', watching, [2, 8], 'Last day for that check'),
+  outFrom_d: constant(
+    4,
+    'days from cell given',
+    watching,
+    [2, 8],
+    'First day she may be out, to find her way or to mate',
+  ),
   flightsFrom_d: constant(6, 'days from cell given', watching, [5, 10], 'First day she may fly to mate'),
   eggsFrom_d: constant(12, 'days from cell given', watching, [8, 20], 'First day to look for eggs'),
   eggsExpected_d: constant(14, 'days from cell given', watching, [10, 24], 'Expected day of eggs'),

@@ -290,6 +290,17 @@ describe('what is counted and checked', () => {
     expect(bays).toContain(queenIn([...story, tick, ...facts]));
   });
 
+  it('says of a change of frames that she is above once she was put there', () => {
+    const { known, bays, events } = stage('formatChange');
+    const [below, above] = deriveBox(familyDesign('changer')).compartments;
+    const story = [...events, begin('formatChange', bays)];
+    const queenIn = (events: readonly LogEvent[]) => fold(known, events).colonies.get('c')?.queenIn;
+    expect(above?.bays).not.toContain(queenIn(story));
+    expect(below?.block.z[0]).toBeLessThan(above?.block.z[0] ?? 0);
+    const { tick, facts } = tickOf(known, story, 'queenUp', 1);
+    expect(above?.bays).toContain(queenIn([...story, tick, ...facts]));
+  });
+
   describe.each(['carrying', 'shownFrame', 'lifting'] as const)(
     'of those who were away, led by %s',
     (name) => {

@@ -3,7 +3,7 @@ import { joinedWith } from '../box/joinedRooms.ts';
 import { type BoxModel, type Compartment, deriveBox } from '../box/model.ts';
 import type { Day } from '../calendar/days.ts';
 import { combPlaces, designOf, livingIn } from './compartments.ts';
-import { baysLivedIn, mainRoom, meets } from './roomsOf.ts';
+import { baysLivedIn, mainRoom, meets, withBay } from './roomsOf.ts';
 import type { Known } from './state.ts';
 import { queensIn } from './tell/queensIn.ts';
 
@@ -61,6 +61,22 @@ export function regroup(told: Colonies, box: BoxState, on: Day): void {
     const home = [...new Set([...stays.home, ...joins.flatMap((colony) => colony.home)])];
     told.colonies.set(stays.id, { ...withCareOf(stays, joins), home, bays: home, combinedOn: on });
   }
+}
+
+/** Where a bay becomes two, its bees have both; a queen who was seen in it is reckoned where more of its combs hang. */
+export function partBay(told: Colonies, box: BoxState, parted: string, fresh: string): void {
+  const compartments = compartmentsNow(told, box);
+  const combsBeside = (bay: string) =>
+    combPlaces(compartments.find(({ bays }) => bays.includes(bay))?.frames ?? []).filter(
+      ({ id }) => !box.emptySlots?.includes(id),
+    ).length;
+  const queensBay = combsBeside(fresh) > combsBeside(parted) ? fresh : parted;
+  for (const colony of livingIn(told.colonies, box))
+    if (colony.bays.includes(parted))
+      told.colonies.set(colony.id, {
+        ...withBay(colony, parted, fresh),
+        ...(colony.queenIn === parted ? { queenIn: queensBay } : {}),
+      });
 }
 
 /** What bees carry with them into another colony: strips are in the comb until they are taken out. */

@@ -8,6 +8,7 @@ import type { Weather } from '../../yard/due/expectation.ts';
 import { whileOpen } from '../../yard/due/whileOpen.ts';
 import { equalisings } from '../../yard/equalise.ts';
 import { fold } from '../../yard/fold.ts';
+import { mayBeOut } from '../../yard/mayBeOut.ts';
 import { motherDoubt } from '../../yard/motherDoubt.ts';
 import { restsUntil } from '../../yard/restsUntil.ts';
 import { begun, doorsAlike, known, OF, stockedIn, told, weatherOf, YARD } from '../../yard/story.test.kit.ts';
@@ -133,6 +134,7 @@ export const rooms: Reckonings = Object.fromEntries(
               return [
                 room.expectations,
                 whileOpen(room, on, constants),
+                mayBeOut(room, on, constants),
                 freeFrom(room, { design, box }, weather, constants),
                 format && strengthAhead(room, format, { on, latitude_deg: 48, weather, constants }),
               ];

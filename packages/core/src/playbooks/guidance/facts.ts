@@ -1,6 +1,7 @@
 import type { EntranceState, Feed, Role } from '@yellow-cell/contract';
 import { LETS_OUT } from '../../reach/reach.ts';
 import { countOf } from '../../say/words.ts';
+import type { CompartmentView } from '../../yard/boxView.ts';
 import { attemptOf, inRoom } from '../../yard/inRoom.ts';
 import type { Fact, Guide, Scene } from './guidance.ts';
 
@@ -33,13 +34,26 @@ export const turned =
       )
       .map(({ id }): Fact => ({ kind: 'entranceSet', payload: { box: view.box.id, entrance: id, state } }));
 
-export const queenSeen = (scene: Scene): Fact[] => {
-  const colony = ofColony(scene);
-  const [queen] = scene.room.queens;
-  return colony
-    ? [{ kind: 'queenSeen', payload: { ...colony, seen: true, ...(queen ? { queen: queen.id } : {}) } }]
-    : [];
+export const queenSeen = (scene: Scene): Fact[] => seenIn(scene);
+
+/** She was seen in the highest of the rooms that her bees live in. */
+export const queenSeenAbove = (scene: Scene): Fact[] => {
+  const { view, room } = scene;
+  const floor = ({ position }: CompartmentView) => view.model.compartments[position]?.block.z[0] ?? 0;
+  const [highest] = view.compartments
+    .filter(({ colony }) => colony && colony.id === room.colony?.id)
+    .sort((a, b) => floor(b) - floor(a));
+  return seenIn(scene, highest?.bays[0]);
 };
+
+function seenIn(scene: Scene, bay?: string): Fact[] {
+  const colony = ofColony(scene);
+  const [queen] = scene.view.compartments.flatMap((room) =>
+    room.colony?.id === scene.room.colony?.id ? room.queens : [],
+  );
+  const who = { ...(queen ? { queen: queen.id } : {}), ...(bay === undefined ? {} : { bay }) };
+  return colony ? [{ kind: 'queenSeen', payload: { ...colony, seen: true, ...who } }] : [];
+}
 
 export const eggsSeen = (scene: Scene): Fact[] => {
   const colony = ofColony(scene);

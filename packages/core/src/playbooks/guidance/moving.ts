@@ -1,7 +1,7 @@
 import { countOf } from '../../say/words.ts';
 import { syrup, WILD_CELLS } from './amounts.ts';
 import { canFly, firstOf, hasBees, isShut, queenKnown } from './checks.ts';
-import { cameHome, eggsSeen, holesClosed, left, queenSeen, serves, turned } from './facts.ts';
+import { cameHome, eggsSeen, holesClosed, left, queenSeen, queenSeenAbove, serves, turned } from './facts.ts';
 import type { Guidance } from './guidance.ts';
 
 const LIFT =
@@ -35,7 +35,7 @@ export const formatChange: Guidance = {
       where: 'The queen above, seen there before the lid goes on.',
       skipped: 'She lays on below, and the old combs never run empty.',
       against: queenKnown,
-      facts: queenSeen,
+      facts: queenSeenAbove,
     },
     entrance: {
       how: 'A hole in the rim or body above the excluder: drones above cannot pass it.',

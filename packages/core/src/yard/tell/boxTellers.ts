@@ -5,8 +5,7 @@ import { bodyWith } from '../../box/parts.ts';
 import { baysOf, bodiesOf, sheetsOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
 import { designOf, drawnDesign, livingIn } from '../compartments.ts';
-import { regroup, settleRooms } from '../regroup.ts';
-import { withBay } from '../roomsOf.ts';
+import { partBay, regroup, settleRooms } from '../regroup.ts';
 import { madeOf } from './stackTellers.ts';
 import { ofBox, present, standingBox, type Tellers, type Telling, wholly } from './telling.ts';
 
@@ -151,9 +150,7 @@ export const boxTellers: Tellers<BoxKind> = {
       };
       const problem = unsound(telling, next);
       if (problem) return problem;
-      for (const colony of telling.colonies.values())
-        if (colony.box === box.id && colony.bays.includes(parted.bay))
-          telling.colonies.set(colony.id, withBay(colony, parted.bay, place.bay));
+      partBay(telling, next, parted.bay, place.bay);
       return next;
     })(telling, event, on) ?? settleBees(telling, event.payload.box, on),
 

@@ -4,8 +4,7 @@ import { withBody, withPart } from '../../box/parts.ts';
 import { hasBody, idsIn, type Layer, withLayerAt, withoutLayer } from '../../box/stackMoves.ts';
 import type { Day } from '../../calendar/days.ts';
 import { drawnDesign, livingIn } from '../compartments.ts';
-import { regroup, settleRooms } from '../regroup.ts';
-import { withBay } from '../roomsOf.ts';
+import { partBay, regroup, settleRooms } from '../regroup.ts';
 import { cannotStand, carry } from './carryLayer.ts';
 import { standingBox, type Tellers, type Telling, wholly } from './telling.ts';
 
@@ -90,9 +89,7 @@ export const stackTellers: Tellers<StackKind> = {
         return withHandPlaces(fitted, [place]);
       },
       (box) => {
-        for (const colony of livingIn(telling.colonies, box))
-          if (parted !== undefined && colony.bays.includes(parted))
-            telling.colonies.set(colony.id, withBay(colony, parted, bay));
+        if (parted !== undefined) partBay(telling, box, parted, bay);
       },
     );
     return problem;
