@@ -1,5 +1,4 @@
 import { asBreeder, type Database, readAsBreeder, type Store } from '../store/database.ts';
-import { lockLog } from '../store/events.ts';
 import type { Clock } from './clock.ts';
 
 /** What every service works with: the database as one breeder sees it, and that breeder's clock. */
@@ -23,12 +22,7 @@ export function contextOf(database: Database, breeder: string, clock: Clock): Co
     clock,
     within: (work) => asBreeder(database, breeder, work),
     writing: (work) => {
-      const turn = last.then(() =>
-        asBreeder(database, breeder, async (store) => {
-          await lockLog(store);
-          return work(store);
-        }),
-      );
+      const turn = last.then(() => asBreeder(database, breeder, work, 'log'));
       last = turn.catch(() => undefined);
       return turn;
     },

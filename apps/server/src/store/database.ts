@@ -28,39 +28,41 @@ export function openDatabase(url: string, onIdleError: (error: Error) => void): 
   return new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) });
 }
 
+/** How a transaction begins: `log` is for one writer at a time, whose fold must not change under it. */
+type Begins = 'read committed' | 'repeatable read' | 'log';
+
 /** One transaction in which only this breeder's rows exist. Everything the application reads or writes goes through here. */
 export function asBreeder<T>(
   database: Database,
   breeder: string,
   work: (store: Store) => Promise<T>,
-  isolation: 'read committed' | 'repeatable read' = 'read committed',
+  begins: Begins = 'read committed',
 ): Promise<T> {
-  return database
-    .transaction()
-    .setIsolationLevel(isolation)
-    .execute(async (store) => {
-      await sql`select set_config('role', ${APP_ROLE}, true), set_config('app.breeder', ${breeder}, true)`.execute(
-        store,
-      );
-      return work(store);
-    });
+  return database.connection().execute(async (connection) => {
+    try {
+      const isolation = begins === 'log' ? 'read committed' : begins;
+      const lock = begins === 'log' ? `; ${LOCK_LOG}` : '';
+      await begin(connection, `begin isolation level ${isolation}`, breeder, lock);
+      const done = await work(connection as unknown as Store);
+      await sql`commit`.execute(connection);
+      return done;
+    } catch (error) {
+      await sql`rollback`.execute(connection).catch(() => undefined);
+      throw error;
+    }
+  });
 }
 
-const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
-
 /**
- * The same for reading alone, with as few round trips as can be: the transaction begins in one with its role and
- * breeder, and nobody waits for its end, which the connection sees to before it does anything else.
+ * The same for reading alone: nobody waits for its end, which the connection sees to before it does anything else.
  */
 export function readAsBreeder<T>(
   database: Database,
   breeder: string,
   work: (store: Store) => Promise<T>,
 ): Promise<T> {
-  if (!UUID.test(breeder)) throw new Error('A breeder is named by a UUID.');
   return database.connection().execute(async (connection) => {
-    const begin = `begin read only; set local role ${APP_ROLE}; set local app.breeder = '${breeder}'`;
-    await sql.raw(begin).execute(connection);
+    await begin(connection, 'begin read only', breeder);
     try {
       return await work(connection as unknown as Store);
     } finally {
@@ -68,6 +70,20 @@ export function readAsBreeder<T>(
     }
   });
 }
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+/** The transaction, its role and its breeder in one round trip. */
+async function begin(connection: Database, how: string, breeder: string, then = ''): Promise<void> {
+  if (!UUID.test(breeder)) throw new Error('A breeder is named by a UUID.');
+  await sql
+    .raw(`${how}; set local role ${APP_ROLE}; set local app.breeder = '${breeder}'${then}`)
+    .execute(connection);
+}
+
+/** One writer at a time for each breeder: what a fold read must not change before its rows are written. */
+const LOCK_LOG = "select pg_advisory_xact_lock(hashtextextended(current_setting('app.breeder'), 0))";
+export const lockLog = (store: Store): Promise<unknown> => sql.raw(LOCK_LOG).execute(store);
 
 /** The breeder of this transaction, as the row policies see it. */
 export const currentBreeder = sql<string>`current_setting('app.breeder')::uuid`;

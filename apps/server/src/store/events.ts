@@ -6,11 +6,6 @@ import { ahead } from './ahead.ts';
 import type { Store } from './database.ts';
 import type { EventRow } from './tables.ts';
 
-/** One writer at a time for each breeder: what a fold read must not change before its rows are written. */
-export async function lockLog(store: Store): Promise<void> {
-  await sql`select pg_advisory_xact_lock(hashtextextended(current_setting('app.breeder'), 0))`.execute(store);
-}
-
 /** Entries and what they are about, in one statement. */
 export async function appendEvents(store: Store, events: readonly LogEvent[]): Promise<void> {
   if (events.length === 0) return;

@@ -33,7 +33,7 @@ export function BoxPlace({ view, boxView: { box } }: { view: YardView; boxView: 
             ])
           }
         >
-          {!role && <option value="">as each room proposes</option>}
+          {!role && <option value="">as proposed</option>}
           {Object.entries(roles).map(([key, { name }]) => (
             <option key={key} value={key}>
               {name}

@@ -57,7 +57,9 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
             >
               <span className="flex items-center gap-2">
                 <RoomIcon room={compartment} />
-                <strong>{compartment.name}</strong> {say(statusLine(compartment, view.on))}
+                <span>
+                  <strong>{compartment.name}</strong> {say(statusLine(compartment, view.on))}
+                </span>
               </span>
               <span className="block text-sm text-soft">
                 {countOf(compartment.frames, 'frame')}
