@@ -275,3 +275,38 @@ test('a map is looked at nearer, drawn along, walked by arrows, and seen whole a
   await page.keyboard.press('Enter');
   await expect(page.getByRole('complementary').getByRole('heading', { name: /^B4/ })).toBeVisible();
 });
+
+test('boxes are chosen on the map by a line around them or one by one, and entered for together', async ({
+  page,
+}) => {
+  await page.goto('/yard?view=map');
+  const middle = async (name: string) => {
+    const at = await page.getByRole('button', { name: new RegExp(`^${name}: `) }).boundingBox();
+    if (!at) throw new Error(`${name} is not on the map.`);
+    return { x: at.x + at.width / 2, y: at.y + at.height / 2 };
+  };
+  const [b1, b2, b5] = [await middle('B1 Middle'), await middle('B2 West'), await middle('B5 West')];
+  await page.getByRole('button', { name: 'Choose several' }).click();
+  await expect(page.getByText('Draw around boxes, or press them.')).toBeVisible();
+  const around = [
+    [b1.x - 60, b1.y - 50],
+    [b2.x + 50, b2.y - 50],
+    [b2.x + 50, b2.y + 50],
+    [b1.x - 60, b1.y + 50],
+    [b1.x - 60, b1.y - 50],
+  ] as const;
+  await page.mouse.move(...around[0]);
+  await page.mouse.down();
+  for (const [x, y] of around) await page.mouse.move(x, y, { steps: 4 });
+  await page.mouse.up();
+  const said = page.getByRole('status').filter({ hasText: 'box' });
+  await expect(said).toHaveText('2 boxes B1-B2');
+  await page.mouse.click(b5.x, b5.y);
+  await expect(said).toHaveText('3 boxes B1-B2, B5');
+  await page.mouse.click(b5.x, b5.y);
+  await expect(said).toHaveText('2 boxes B1-B2');
+  await page.getByRole('link', { name: 'Enter for all' }).click();
+  await page.getByRole('link', { name: /^Feed/ }).click();
+  await expect(page.getByLabel('Only')).toHaveValue('B1-B2');
+  await expect(page.getByRole('listitem').filter({ hasText: /^B[125]/ })).toHaveCount(5);
+});

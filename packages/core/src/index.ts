@@ -343,7 +343,7 @@ export { asOneYard, type BoxesLog, foldLog } from './yard/foldLog.ts';
 export { type FrameAdvice, frameAdvice, inwardSides } from './yard/frameAdvice.ts';
 export { attemptOf, inRoom } from './yard/inRoom.ts';
 export { freePlaces, freeStands } from './yard/many/freePlaces.ts';
-export { isAsked, labelsFrom } from './yard/many/labels.ts';
+export { asAsked, isAsked, labelsFrom } from './yard/many/labels.ts';
 export {
   alike,
   doorsOf,

@@ -40,9 +40,14 @@ const keyOf = ({ box, room }: ManyRoom): string => `${box.box.id} ${room.positio
 function Many({ yard, act }: { yard: Yard; act: ManyAct | undefined }) {
   const view = useYard(yard);
   const { isToday } = useAsOf();
-  const [, setParams] = useSearchParams();
+  const [params, setParams] = useSearchParams();
   // Whom it is about stays from one act to the next.
-  const [only, setOnly] = useState('');
+  const only = params.get('only') ?? '';
+  const asked = (change: { act?: string; only?: string }) => {
+    const next = new URLSearchParams(params);
+    for (const [name, value] of Object.entries(change)) next.set(name, value);
+    return next;
+  };
   const counts = useMemo(() => {
     const asOneWalks = walkingOrder(view.boxes, ({ box }) => box.place);
     return (Object.keys(manyActs) as ManyAct[]).map((each) => ({
@@ -68,7 +73,7 @@ function Many({ yard, act }: { yard: Yard; act: ManyAct | undefined }) {
         <SelectField
           label="What is entered"
           value={act ?? ''}
-          onChange={({ target }) => setParams({ act: target.value }, { replace: true })}
+          onChange={({ target }) => setParams(asked({ act: target.value }), { replace: true })}
         >
           <option value="" disabled>
             Choose…
@@ -84,7 +89,7 @@ function Many({ yard, act }: { yard: Yard; act: ManyAct | undefined }) {
         {counts.map(({ act: each, rooms: fits }) => (
           <Link
             key={each}
-            to={`?act=${each}`}
+            to={`?${asked({ act: each })}`}
             replace
             aria-current={each === act ? 'true' : undefined}
             className={`button min-h-11 ${each === act ? 'bg-glow' : 'font-normal'}`}
@@ -102,7 +107,14 @@ function Many({ yard, act }: { yard: Yard; act: ManyAct | undefined }) {
       ) : rooms.length === 0 ? (
         <p className="px-5 py-3 text-soft">No room of this yard is ready for that.</p>
       ) : (
-        <Rooms key={act} view={view} act={act} rooms={rooms} only={only} onOnly={setOnly} />
+        <Rooms
+          key={act}
+          view={view}
+          act={act}
+          rooms={rooms}
+          only={only}
+          onOnly={(typed) => setParams(asked({ only: typed }), { replace: true })}
+        />
       )}
     </main>
   );

@@ -1,4 +1,4 @@
-import { Move } from 'lucide-react';
+import { Lasso, Move } from 'lucide-react';
 import { type ComponentType, lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { Compass } from '../drawing/Compass.tsx';
@@ -6,6 +6,7 @@ import { useSize } from '../parts/useSize.ts';
 import { useStable } from '../parts/useStable.ts';
 import { ArrangeBar } from './ArrangeBar.tsx';
 import type { MapGesturesProps } from './MapGestures.tsx';
+import type { MapLassoProps } from './MapLasso.tsx';
 import { MapNearer } from './MapNearer.tsx';
 import { mapPlan, PER_METRE, stacksOf, turnedTo } from './mapPlan.ts';
 import { SignKey } from './SignKey.tsx';
@@ -31,12 +32,18 @@ const MapGestures = lazy(async (): Promise<{ default: ComponentType<MapGesturesP
   return { default: loaded?.MapGestures ?? (() => null) };
 });
 
+const MapLasso = lazy(async (): Promise<{ default: ComponentType<MapLassoProps> }> => {
+  const { MapLasso } = await import('./MapLasso.tsx');
+  return { default: MapLasso };
+});
+
 /** Stands and boxes from above, north up. While it is being arranged, boxes are dragged, turned and stacked. */
 export function YardMap({ view }: { view: YardView }) {
   const [ref, size] = useSize<HTMLDivElement>({ width: 900, height: 640 });
   const { box: chosen, bay, choose } = useChoice();
   const { isToday } = useAsOf();
-  const [arranging, setArranging] = useState(false);
+  const [doing, setDoing] = useState<'looking' | 'arranging' | 'choosing'>('looking');
+  const arranging = doing === 'arranging';
   const plan = useMemo(() => mapPlan(view.boxes), [view.boxes]);
   const { place } = plan;
   const scale = Math.min(LARGEST, size.width / plan.width, size.height / plan.height);
@@ -150,17 +157,39 @@ export function YardMap({ view }: { view: YardView }) {
             <Compass latitude_deg={view.yard.latitude_deg} />
           </g>
         </svg>
+        {doing === 'choosing' && (
+          <Suspense>
+            <MapLasso
+              yard={view.yard.id}
+              boxes={view.boxes}
+              stands={stacks.map(({ top, below }, index) => ({
+                boxes: [top, ...below].map(({ box }) => box.id),
+                ...onScreen(places[index] ?? { x: 0, y: 0 }),
+              }))}
+              onDone={() => setDoing('looking')}
+            />
+          </Suspense>
+        )}
         <Suspense>
-          <MapGestures sheet={ref} zoom={zoom} moves={!arranging} />
+          <MapGestures sheet={ref} zoom={zoom} moves={doing === 'looking'} />
         </Suspense>
-        {LARGEST / scale > NEARER && <MapNearer zoom={zoom} />}
-        {isToday && view.boxes.length > 0 && (
+        {LARGEST / scale > NEARER && doing !== 'choosing' && <MapNearer zoom={zoom} />}
+        {isToday && view.boxes.length > 0 && doing !== 'choosing' && (
           <div className="no-print absolute bottom-3 right-5 flex max-w-[75%] flex-wrap items-center justify-end gap-2 rounded-lg bg-sheet/90 p-1">
+            {!arranging && (
+              <button
+                type="button"
+                className="button min-h-9 px-2 py-0.5 font-normal"
+                onClick={() => setDoing('choosing')}
+              >
+                <Lasso size={16} aria-hidden /> Choose several
+              </button>
+            )}
             <button
               type="button"
               aria-pressed={arranging}
               className={`button min-h-9 px-2 py-0.5 ${arranging ? 'bg-glow' : 'font-normal'}`}
-              onClick={() => setArranging(!arranging)}
+              onClick={() => setDoing(arranging ? 'looking' : 'arranging')}
             >
               <Move size={16} aria-hidden /> {arranging ? 'Done arranging' : 'Arrange'}
             </button>

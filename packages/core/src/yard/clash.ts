@@ -17,7 +17,10 @@ const SMALLER_FIRST = ['frame', 'queen', 'attempt', 'colony', 'round', 'box'] as
  * smallest thing first; what is of the same kind, or changed a status, before mere observations. Undefined where nothing is told of it before.
  */
 export function clashesWith(entry: LogEvent, others: readonly LogEvent[]): LogEvent | undefined {
-  const before = effective([...others, entry])
+  // A correction is also about what it corrects, so that none is left behind here.
+  const own = new Set(entry.subjects.map(({ id }) => id));
+  const near = others.filter(({ subjects }) => subjects.some(({ id }) => own.has(id)));
+  const before = effective([...near, entry])
     .map(({ event }) => event)
     .filter(({ id }) => id !== entry.id)
     .filter(({ occurredAt }) => Date.parse(occurredAt) <= Date.parse(entry.occurredAt));

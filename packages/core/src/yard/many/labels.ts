@@ -11,17 +11,42 @@ export function labelsFrom(first: string, count: number, taken: readonly string[
   return labels;
 }
 
-/** Whether a box is among those asked for: a range such as `B1-B12`, or any part of label, room and status; several by commas. */
+/**
+ * Whether a box is among those asked for: a range such as `B1-B12`, a box such as `B1`, which is not B12, or any part of
+ * label, room and status; several by commas.
+ */
 export function isAsked(only: string, label: string, words: string): boolean {
   const parts = only
     .split(',')
     .map((part) => part.trim().toLowerCase())
     .filter((part) => part !== '');
   if (parts.length === 0) return true;
+  const own = label.toLowerCase();
   return parts.some(
-    (part) => inRange(part, label.toLowerCase()) ?? `${label} ${words}`.toLowerCase().includes(part),
+    (part) =>
+      inRange(part, own) ??
+      (numbered(part) && numbered(own) ? part === own : `${own} ${words.toLowerCase()}`.includes(part)),
   );
 }
+
+/** The same the other way round: labels as they are asked for, those that follow one another as a range. */
+export function asAsked(labels: readonly string[]): string {
+  const found: { text: string; stem: string; from: number; to: number }[] = [];
+  for (const label of labels) {
+    const [, stem = '', digits = ''] = /^([a-z]*)(\d+)$/i.exec(label) ?? [];
+    const last = found.at(-1);
+    const number = Number(digits);
+    // Numbers that begin with 0 are no numbers of a range.
+    const isPlain = digits !== '' && String(number) === digits;
+    if (isPlain && last?.stem === stem && last.to + 1 === number) last.to = number;
+    else found.push({ text: label, stem: isPlain ? stem : '\0', from: number, to: number });
+  }
+  return found
+    .map(({ text, stem, from, to }) => (to > from ? `${stem}${from}-${stem}${to}` : text))
+    .join(', ');
+}
+
+const numbered = (label: string): boolean => /^[a-z]*\d+$/.test(label);
 
 function inRange(part: string, label: string): boolean | undefined {
   const [, stem, from, last, to] = /^([a-z]*)(\d+)\s*[-–]\s*([a-z]*)(\d+)$/.exec(part) ?? [];

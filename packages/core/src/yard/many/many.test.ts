@@ -9,7 +9,7 @@ import { boxViews } from '../boxView.ts';
 import { fold } from '../fold.ts';
 import { known, stockedIn, threeWayDesign, told, YARD } from '../story.test.kit.ts';
 import { freePlaces, freeStands } from './freePlaces.ts';
-import { isAsked, labelsFrom } from './labels.ts';
+import { asAsked, isAsked, labelsFrom } from './labels.ts';
 import { alike, doorsOf, type ManyAct, manyActs, manyRooms } from './manyActs.ts';
 
 const START = '2026-05-10';
@@ -117,11 +117,26 @@ describe('labels and places for many boxes', () => {
     expect(of('')).toHaveLength(4);
     expect(of('b1-b12')).toEqual(['B1', 'B12']);
     expect(of('B12–13')).toEqual(['B12', 'B13']);
-    expect(of('B13, n')).toEqual(
-      ['B13', 'N2', 'B1', 'B12'].filter((each) => /13|n/i.test(`${each} West virgin`)).sort(),
-    );
+    expect(of('B1, n2')).toEqual(['B1', 'N2']);
+    expect(of('B13, n')).toHaveLength(4);
+    expect(of('1')).toEqual([]);
     expect(of('VIRG')).toHaveLength(4);
     expect(of('b1-n12')).toEqual([]);
+  });
+
+  it('says boxes as they are asked for, and is asked for those alone', () => {
+    expect(asAsked(['B1', 'B2', 'B3', 'B7', 'N1', 'N2', 'Old hive'])).toBe('B1-B3, B7, N1-N2, Old hive');
+    expect(asAsked(['B08', 'B09', 'B9', 'B10'])).toBe('B08, B09, B9-B10');
+    expect(asAsked([])).toBe('');
+    const all = Array.from({ length: 30 }, (_, at) => `${at % 3 === 0 ? 'N' : 'B'}${1 + Math.floor(at / 2)}`);
+    fc.assert(
+      fc.property(fc.subarray(all, { minLength: 1 }), (some) => {
+        const only = asAsked(some);
+        expect(all.filter((label) => isAsked(only, label, 'West virgin'))).toEqual(
+          all.filter((label) => some.includes(label)),
+        );
+      }),
+    );
   });
 
   it('finds places apart from one another and from all that stand, and stands that are free', () => {
