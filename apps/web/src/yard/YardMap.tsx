@@ -9,6 +9,7 @@ import type { MapGesturesProps } from './MapGestures.tsx';
 import type { MapLassoProps } from './MapLasso.tsx';
 import { MapNearer } from './MapNearer.tsx';
 import { mapPlan, PER_METRE, stacksOf, turnedTo } from './mapPlan.ts';
+import type { SeveralBarProps } from './SeveralBar.tsx';
 import { SignKey } from './SignKey.tsx';
 import { SmallBox } from './SmallBox.tsx';
 import { useArrange } from './useArrange.ts';
@@ -32,10 +33,17 @@ const MapGestures = lazy(async (): Promise<{ default: ComponentType<MapGesturesP
   return { default: loaded?.MapGestures ?? (() => null) };
 });
 
-const MapLasso = lazy(async (): Promise<{ default: ComponentType<MapLassoProps> }> => {
-  const { MapLasso } = await import('./MapLasso.tsx');
-  return { default: MapLasso };
-});
+const MapLasso = lazy(
+  async (): Promise<{ default: ComponentType<MapLassoProps> }> => ({
+    default: (await import('./MapLasso.tsx')).MapLasso,
+  }),
+);
+const SeveralBar = lazy(
+  async (): Promise<{ default: ComponentType<SeveralBarProps> }> => ({
+    default: (await import('./SeveralBar.tsx')).SeveralBar,
+  }),
+);
+const NOBODY: ReadonlySet<string> = new Set();
 
 /** Stands and boxes from above, north up. While it is being arranged, boxes are dragged, turned and stacked. */
 export function YardMap({ view }: { view: YardView }) {
@@ -44,6 +52,7 @@ export function YardMap({ view }: { view: YardView }) {
   const { isToday } = useAsOf();
   const [doing, setDoing] = useState<'looking' | 'arranging' | 'choosing'>('looking');
   const arranging = doing === 'arranging';
+  const [several, setSeveral] = useState(NOBODY);
   const plan = useMemo(() => mapPlan(view.boxes), [view.boxes]);
   const { place } = plan;
   const scale = Math.min(LARGEST, size.width / plan.width, size.height / plan.height);
@@ -160,13 +169,12 @@ export function YardMap({ view }: { view: YardView }) {
         {doing === 'choosing' && (
           <Suspense>
             <MapLasso
-              yard={view.yard.id}
-              boxes={view.boxes}
               stands={stacks.map(({ top, below }, index) => ({
                 boxes: [top, ...below].map(({ box }) => box.id),
                 ...onScreen(places[index] ?? { x: 0, y: 0 }),
               }))}
-              onDone={() => setDoing('looking')}
+              chosen={several}
+              onChoose={setSeveral}
             />
           </Suspense>
         )}
@@ -201,7 +209,19 @@ export function YardMap({ view }: { view: YardView }) {
           </button>
         )}
       </div>
-      <SignKey boxes={view.boxes} />
+      {doing === 'choosing' ? (
+        <Suspense>
+          <SeveralBar
+            yard={view.yard.id}
+            boxes={view.boxes}
+            chosen={several}
+            onNone={() => setSeveral(NOBODY)}
+            onDone={() => setDoing('looking')}
+          />
+        </Suspense>
+      ) : (
+        <SignKey boxes={view.boxes} />
+      )}
     </div>
   );
 }
