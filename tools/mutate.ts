@@ -111,6 +111,7 @@ async function triedBy(
     ignoreStatic: true,
     concurrency: 2,
     timeoutMS: 15_000,
+    dryRunTimeoutMinutes: 20,
     disableTypeChecks: false,
     allowConsoleColors: false,
     ignorePatterns: ['**/dist', 'docs', 'e2e', '**/.tsbuild'],

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import type {
   Around,
@@ -101,12 +102,24 @@ describe('boxes as they stand', () => {
     expect(next.next).toBeNull();
   });
 
-  it('answer on paper', async () => {
+  it('answer on paper: three cards on a page, each with its rooms and their marks', async () => {
+    const { boxes } = await get<Standing>(`/yards/${place.yard.id}/standing`);
+    const pages: Record<string, string[]> = {};
     for (const what of ['cards', 'day', 'plan']) {
       const answer = await server.app.inject({ url: `/api/yards/${place.yard.id}/paper.pdf?what=${what}` });
       expect(answer.headers['content-type']).toBe('application/pdf');
-      expect(answer.rawPayload.subarray(0, 5).toString()).toBe('%PDF-');
+      const text = execFileSync('pdftotext', ['-layout', '-', '-'], { input: answer.rawPayload });
+      pages[what] = text.toString('utf8').split('\f').slice(0, -1);
     }
+    expect(pages.cards).toHaveLength(Math.ceil(boxes.length / 3));
+    boxes.forEach(({ box }, index) => {
+      const page = pages.cards?.[Math.floor(index / 3)] ?? '';
+      expect(page).toContain(box.label);
+      for (const room of ['West', 'Middle', 'East']) expect(page).toContain(`${room}: `);
+    });
+    expect(pages.cards?.[0]).toMatch(/mark: the \w+, \w+/);
+    expect(pages.plan?.join()).toContain('North is up');
+    expect(pages.day?.join()).toContain('Veil and gloves');
   });
 });
 

@@ -121,8 +121,18 @@ export {
 export { switchOf } from './constants/switches.ts';
 export { boxFromSide, faceOf } from './drawing/elevation.ts';
 export { boxFromAbove } from './drawing/fromAbove.ts';
+export { roomShare } from './drawing/roomShare.ts';
 export { boxInSection } from './drawing/section.ts';
 export type { DimensionShape, Drawing, RectRole, RectShape, View } from './drawing/shapes.ts';
+export {
+  MARK_PLATE,
+  markPaint,
+  markSigns,
+  type SignPiece,
+  type SignTone,
+  sharedSign,
+  statusSigns,
+} from './drawing/signs.ts';
 export { familyDesign, type ObservationKind, observation } from './families/build.ts';
 export { type FamilyCard, families, familyName } from './families/families.ts';
 export { SYRUPS, storesPerKg } from './feed/feeds.ts';

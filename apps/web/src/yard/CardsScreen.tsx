@@ -13,7 +13,7 @@ import { Printer } from 'lucide-react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
-import { BoxThumb } from '../drawing/BoxThumb.tsx';
+import { CardPicture } from './CardPicture.tsx';
 import { QrCode } from './QrCode.tsx';
 import { RoomIcon } from './RoomIcon.tsx';
 import { type BoxView, useYard, type YardView } from './useYard.ts';
@@ -78,13 +78,13 @@ function Cards({ yard }: { yard: Yard }) {
 
 function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
   const say = useSay();
-  const { box, design, designName, compartments, model } = boxView;
+  const { box, designName, compartments, model } = boxView;
   const address = `${window.location.origin}/yard/${view.yard.id}?box=${box.id}`;
   return (
     <li className="break-inside-avoid rounded-xl border-2 border-[var(--ink)] bg-slip p-3 print:rounded-none">
       <div className="flex items-start gap-3">
         <div className="min-w-0 flex-1">
-          <h2 className="text-3xl leading-tight">{box.label}</h2>
+          <h2 className="text-5xl leading-tight">{box.label}</h2>
           <p className="text-sm text-soft">
             {designName}, version {box.version}
           </p>
@@ -96,10 +96,8 @@ function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
         </div>
         <QrCode text={address} />
       </div>
-      <BoxThumb design={design} width={300} height={150} />
-      <p className="text-center text-xs text-soft">
-        Seen from above, the front at the left; slots from the top.
-      </p>
+      <CardPicture view={boxView} />
+      <p className="text-center text-sm text-soft">Seen from above, the front below; slots from the left.</p>
       <ol className="mt-1">
         {compartments.map((compartment, index) => {
           const entrances = model.compartments[index]?.entrances ?? [];
@@ -107,9 +105,11 @@ function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
           const sides = [...new Set(entrances.map(({ opening: { side } }) => side))];
           return (
             <li key={compartment.position} className="border-t border-hairline py-1">
-              <RoomIcon room={compartment} size={16} /> <strong>{compartment.name}</strong>{' '}
-              {say(statusLine(compartment))}
-              <span className="block text-sm">
+              <p className="text-lg leading-tight">
+                <RoomIcon room={compartment} size={18} /> <strong>{compartment.name}</strong>{' '}
+                {say(statusLine(compartment, view.on))}
+              </p>
+              <span className="block">
                 {countOf(compartment.frames, 'frame')}
                 {box.place && sides.length > 0
                   ? `, flies ${sides.map((side) => compassPoint(sideBearing(box.place?.bearing_deg ?? 0, side))).join(' and ')}`
@@ -122,10 +122,11 @@ function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
                   ? [compartment.first]
                   : []
               ).map(({ kind, key, title, from, to }) => (
-                <span key={`${kind} ${key ?? ''}`} className="block text-sm">
+                <span key={`${kind} ${key ?? ''}`} className="block">
                   {title}, {say(showWindow(from, to, view.on))}
                 </span>
               ))}
+              <span aria-hidden className="hidden h-8 border-b border-[var(--soft)] print:block" />
             </li>
           );
         })}

@@ -1,9 +1,9 @@
-import { isDue, statusLine } from '@yellow-cell/core';
+import { isDue, roomShare, statusLine } from '@yellow-cell/core';
 import { memo } from 'react';
 import { useSay } from '../app/units.ts';
 import { rectOf, standing } from '../drawing/place.ts';
 import type { BoxView, CompartmentView } from './useYard.ts';
-import { BOX_SCALE, shareOf, turnOf } from './YardBox.tsx';
+import { BOX_SCALE, turnOf } from './YardBox.tsx';
 
 interface SmallBoxProps {
   view: BoxView;
@@ -46,7 +46,7 @@ export const SmallBox = memo(function SmallBox({ view, x, y, isChosen, isTabbed,
       {compartments.map((room, index) => {
         const place = model.compartments[index];
         if (!place) return null;
-        const area = shareOf(placing.rect(rectOf(place.x, place.block.y)), model.compartments, index);
+        const area = roomShare(placing.rect(rectOf(place.x, place.block.y)), model.compartments, index);
         return <rect key={room.position} {...area} fill={fillOf(room)} stroke="var(--wood-line)" />;
       })}
       <rect

@@ -1,9 +1,17 @@
 import type { BoxState } from '@yellow-cell/contract';
-import { type Compartment, isDue, isEntrance, roleSign, showDay, statusLine } from '@yellow-cell/core';
+import {
+  type Compartment,
+  isDue,
+  isEntrance,
+  roleSign,
+  roomShare,
+  showDay,
+  statusLine,
+} from '@yellow-cell/core';
 import { type KeyboardEvent, type MouseEvent, memo } from 'react';
 import { useSay } from '../app/units.ts';
 import { BoxShapes } from '../drawing/BoxShapes.tsx';
-import { centreOf, rectOf, type SheetRect, standing } from '../drawing/place.ts';
+import { centreOf, rectOf, standing } from '../drawing/place.ts';
 import { SharedSign, StatusSign } from '../drawing/StatusSign.tsx';
 import type { BoxView, CompartmentView } from './useYard.ts';
 
@@ -73,7 +81,7 @@ export const YardBox = memo(function YardBox(props: YardBoxProps) {
         {compartments.map((compartment, index) => {
           const room = model.compartments[index];
           if (!room) return null;
-          const area = shareOf(placing.rect(rectOf(room.x, room.block.y)), model.compartments, index);
+          const area = roomShare(placing.rect(rectOf(room.x, room.block.y)), model.compartments, index);
           return (
             <Room
               key={compartment.position}
@@ -101,14 +109,6 @@ export const YardBox = memo(function YardBox(props: YardBoxProps) {
     </g>
   );
 });
-
-/** Rooms one above another lie on the same spot of the map: each has its share of it, the lowest nearest the front. */
-export function shareOf(area: SheetRect, rooms: readonly Compartment[], index: number): SheetRect {
-  const [from, to] = rooms[index]?.x ?? [0, 0];
-  const stacked = rooms.flatMap(({ x }, other) => (x[0] < to && from < x[1] ? [other] : []));
-  const height = area.height / stacked.length;
-  return { ...area, y: area.y + area.height - (stacked.indexOf(index) + 1) * height, height };
-}
 
 interface RoomProps {
   view: BoxView;
@@ -192,7 +192,7 @@ function Room({ view, compartment, area, turn, isTabbed, chosen, onChoose }: Roo
 }
 
 /** Small arrows outside the wall where bees fly in. */
-function Entrances({ view: { model, drawing } }: { view: BoxView }) {
+export function Entrances({ view: { model, drawing } }: { view: BoxView }) {
   const placing = standing(BOX_SCALE, drawing);
   return model.openings.filter(isEntrance).map(({ id, opening, x, y }) => {
     const hole = placing.rect(rectOf(x, y));

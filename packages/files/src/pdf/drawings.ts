@@ -1,5 +1,5 @@
 import type { BuildPart, NestedSheet } from '@yellow-cell/contract';
-import type { Drawing } from '@yellow-cell/core';
+import type { Drawing, SignPiece, SignTone } from '@yellow-cell/core';
 import { type Paper, PT } from './paper.ts';
 
 const GREY = '#777';
@@ -29,6 +29,48 @@ export function drawBox(paper: Paper, drawing: Drawing, scale: number, x: number
     else pdf.rect(px(rect.x), py(rect.y + rect.height), w, h);
     pdf.lineWidth(0.4).fillAndStroke(FILL[rect.role] ?? '#fff', '#222');
   }
+}
+
+/** Paints with the origin at a place, 16 units to so many mm. */
+export function paintAt(paper: Paper, x: number, y: number, size: number, paint: () => void): void {
+  const { pdf } = paper;
+  pdf
+    .save()
+    .translate(x * PT, y * PT)
+    .scale((size * PT) / 16);
+  paint();
+  pdf.restore();
+}
+
+const TONE: Readonly<Record<Exclude<SignTone, 'none' | 'shape'>, string>> = {
+  ink: '#111',
+  soft: '#666',
+  open: '#fff',
+  danger: '#a8321f',
+};
+
+/** A sign about a place, so many mm across; `shape` is the paint of a mark. */
+export function signAt(
+  paper: Paper,
+  pieces: readonly SignPiece[],
+  x: number,
+  y: number,
+  size: number,
+  shape = '#111',
+): void {
+  const { pdf } = paper;
+  const toneOf = (tone: SignTone) => (tone === 'none' ? undefined : tone === 'shape' ? shape : TONE[tone]);
+  paintAt(paper, x, y, size, () => {
+    for (const { d, fill, stroke, line, dashed } of pieces) {
+      const [inside, around] = [toneOf(fill), toneOf(stroke)];
+      pdf.path(d).lineWidth(line);
+      if (dashed) pdf.dash(2, { space: 2.2 });
+      if (inside && around) pdf.fillAndStroke(inside, around);
+      else if (inside) pdf.fill(inside);
+      else if (around) pdf.stroke(around);
+      if (dashed) pdf.undash();
+    }
+  });
 }
 
 /** A dimension line with its figure in the middle, along x below or along y at the left of what it measures. */

@@ -5,16 +5,24 @@ import {
   compassPoint,
   type Day,
   isDue,
+  isEntrance,
+  MARK_PLATE,
+  markPaint,
+  markSigns,
   markWords,
+  roomShare,
+  type SignPiece,
+  sharedSign,
   showDay,
   showWindow,
   sideBearing,
   statusLine,
+  statusSigns,
   walkingOrder,
   withoutYear,
 } from '@yellow-cell/core';
 import { QUIET_MODULES, qrSquares } from '../qr.ts';
-import { drawBox } from './drawings.ts';
+import { drawBox, paintAt, signAt } from './drawings.ts';
 import { MARGIN_MM, Paper, type PaperName, PT } from './paper.ts';
 
 export interface YardPaper {
@@ -39,64 +47,157 @@ export async function yardPaperPdf(yardPaper: YardPaper): Promise<Uint8Array> {
   return await paper.bytes(`${title} of ${yard.name}, ${showDay(on)}`);
 }
 
-const CARD = { gap: 4, code: 26, drawing: 44 } as const;
+/** Sizes of a card in mm. */
+const CARD = { gap: 4, inset: 3, code: 26, edge: 8, left: 78, room: 14, write: 6 } as const;
+const CARDS_ON_PAGE = 3;
 
-/** Two cards across; each with its code, the box from above, and a line or two for every compartment. */
+/** Three cards on a page, to be cut apart: at the left its name, code and picture; at the right every compartment with a line to write on. */
 function cards(paper: Paper, { boxes, yard, on, address }: YardPaper): void {
-  const width = (paper.inner - CARD.gap) / 2;
-  for (let at = 0; at < boxes.length; at += 2) {
-    const pair = boxes.slice(at, at + 2);
-    const tall = Math.max(...pair.map(({ compartments }) => CARD.drawing + 38 + compartments.length * 13));
-    paper.need(tall + CARD.gap);
+  const third = (paper.bottom - MARGIN_MM - (CARDS_ON_PAGE - 1) * CARD.gap) / CARDS_ON_PAGE;
+  for (const view of boxes) {
+    const tall = Math.max(third, 2 * CARD.inset + view.compartments.length * (CARD.room + CARD.write));
+    paper.need(tall);
     const top = paper.y;
-    pair.forEach((view, index) => {
-      const x = MARGIN_MM + index * (width + CARD.gap);
-      paper.pdf
-        .lineWidth(0.8)
-        .rect(x * PT, top * PT, width * PT, tall * PT)
-        .stroke('#111');
-      card(paper, view, { x: x + 3, y: top + 3, width: width - 6 }, yard, on, address);
-    });
+    paper.pdf
+      .lineWidth(0.8)
+      .rect(MARGIN_MM * PT, top * PT, paper.inner * PT, tall * PT)
+      .stroke('#111');
+    const [x, y, height] = [MARGIN_MM + CARD.inset, top + CARD.inset, tall - 2 * CARD.inset];
+    nameAndPicture(paper, view, { x, y, height }, `${address}/yard/${yard.id}?box=${view.box.id}`, yard.name);
+    paper.y = y;
+    rooms(paper, view, x + CARD.left + 6, y + height, on);
     paper.y = top + tall + CARD.gap;
   }
 }
 
-function card(
+function nameAndPicture(
   paper: Paper,
   view: BoxView,
-  { x, y, width }: { x: number; y: number; width: number },
-  yard: YardPaper['yard'],
-  on: Day,
+  { x, y, height }: { x: number; y: number; height: number },
   address: string,
+  yard: string,
 ): void {
-  const { box, designName, drawing, compartments } = view;
-  const words = width - CARD.code - 2;
-  paper.y = y;
-  paper.text(box.label, { size: 22, bold: true, x, width: words });
-  paper.text(`${designName}, version ${box.version}`, { size: 8, x, width: words });
+  const { box, designName } = view;
+  const width = CARD.left - CARD.code - 2;
+  paper.y = y - 2;
+  paper.text(box.label, { size: 36, bold: true, x, width, gap: 0 });
+  paper.text(`${designName}, version ${box.version}`, { size: 9, x, width, gap: 0.5 });
   if (box.place)
-    paper.text(
-      `${yard.name}, stand ${box.place.stand}; front to the ${compassPoint(box.place.bearing_deg)}`,
-      { size: 8, x, width: words },
-    );
-  code(paper, `${address}/yard/${yard.id}?box=${box.id}`, x + width - CARD.code, y, CARD.code);
-  const top = Math.max(paper.y, y + CARD.code) + 2;
-  const [wide, high] = [drawing.x[1] - drawing.x[0], drawing.y[1] - drawing.y[0]];
-  const scale = Math.max(wide / width, high / CARD.drawing);
-  drawBox(paper, drawing, scale, x + (width - wide / scale) / 2, top);
-  paper.y = top + high / scale + 1;
-  paper.text('From above, the front below.', { size: 6.5, x, width });
-  for (const [index, compartment] of compartments.entries()) {
-    paper.text(`${compartment.name}: ${statusLine(compartment, on)}`, {
-      size: 8.5,
-      bold: true,
+    paper.text(`${yard}, stand ${box.place.stand}; front to the ${compassPoint(box.place.bearing_deg)}`, {
+      size: 9,
       x,
       width,
-      gap: 0,
     });
-    paper.text(lineOf(view, compartment, index, on), { size: 7.5, x, width });
+  code(paper, address, x + CARD.left - CARD.code, y, CARD.code);
+  const top = Math.max(paper.y, y + CARD.code);
+  picture(paper, view, { x, y: top, width: CARD.left, height: y + height - top - 3 });
+  paper.y = y + height - 3;
+  paper.text('From above, the front below.', { size: 8, x, width: CARD.left, gap: 0 });
+}
+
+/** Each room with its sign, what stands of it, what is due, and lines to write on down to the card's end. */
+function rooms(paper: Paper, view: BoxView, x: number, end: number, on: Day): void {
+  const width = paper.width - MARGIN_MM - CARD.inset - x;
+  const line = () =>
+    paper.pdf
+      .lineWidth(0.3)
+      .moveTo(x * PT, paper.y * PT)
+      .lineTo((x + width) * PT, paper.y * PT)
+      .stroke('#888');
+  for (const [index, compartment] of view.compartments.entries()) {
+    signAt(paper, signOf(compartment), x + 2.4, paper.y + 2.6, 5);
+    paper.text(`${compartment.name}: ${statusLine(compartment, on)}`, {
+      size: 12,
+      bold: true,
+      x: x + 6.5,
+      width: width - 6.5,
+      gap: 0.3,
+    });
+    paper.text(lineOf(view, compartment, index, on), { size: 10, x, width });
+    paper.y += CARD.write - 1;
+    line();
+    paper.y += 1.5;
+  }
+  while (paper.y + CARD.write + 1 < end) {
+    paper.y += CARD.write + 1;
+    line();
   }
 }
+
+const signOf = ({ status, shares }: CompartmentView): readonly SignPiece[] =>
+  shares === undefined ? statusSigns[status] : sharedSign;
+
+/** The box as the map has it: each room with its sign and name, each entrance with an arrow and its mark. */
+function picture(
+  paper: Paper,
+  { drawing, model, compartments }: BoxView,
+  { x, y, width, height }: { x: number; y: number; width: number; height: number },
+): void {
+  const { pdf } = paper;
+  const [wide, high] = [drawing.x[1] - drawing.x[0], drawing.y[1] - drawing.y[0]];
+  const scale = Math.max(wide / (width - 2 * CARD.edge), high / (height - 2 * CARD.edge));
+  const left = x + (width - wide / scale) / 2;
+  const top = y + (height - high / scale) / 2;
+  drawBox(paper, drawing, scale, left, top);
+  const at = ([from, to]: readonly [number, number], [near, far]: readonly [number, number]) => ({
+    x: left + (from - drawing.x[0]) / scale,
+    y: top + (drawing.y[1] - far) / scale,
+    width: (to - from) / scale,
+    height: (far - near) / scale,
+  });
+  compartments.forEach((compartment, index) => {
+    const room = model.compartments[index];
+    if (!room) return;
+    const area = roomShare(at(room.x, room.block.y), model.compartments, index);
+    const sign = Math.min(7.2, area.width * 0.9);
+    const [cx, cy] = [area.x + area.width / 2, area.y + area.height / 2 - sign / 2];
+    pdf
+      .lineWidth(0.4)
+      .circle(cx * PT, cy * PT, (sign / 2) * PT)
+      .fillAndStroke('#fff', '#777');
+    signAt(paper, signOf(compartment), cx, cy, sign * 0.78);
+    pdf.font('bold').fontSize(NAME_PT);
+    const named = pdf.widthOfString(compartment.name) / PT + 1;
+    // Along the combs, where across there is no room for it.
+    const lies = named > area.width;
+    const middle = cy + sign / 2 + 0.8 + (lies ? named : NAME_MM) / 2;
+    pdf
+      .save()
+      .translate(cx * PT, middle * PT)
+      .rotate(lies ? -90 : 0)
+      .rect((-named / 2) * PT, (-NAME_MM / 2) * PT, named * PT, NAME_MM * PT)
+      .fill('#fff')
+      .fillColor('#111')
+      .text(compartment.name, (0.5 - named / 2) * PT, (0.5 - NAME_MM / 2) * PT, { lineBreak: false })
+      .restore();
+  });
+  for (const { opening, x: across, y: along } of model.openings.filter(isEntrance)) {
+    const hole = at(across, along);
+    const [dx, dy] = OUTWARDS[opening.side];
+    const [ex, ey] = [
+      hole.x + hole.width / 2 + (dx * hole.width) / 2,
+      hole.y + hole.height / 2 + (dy * hole.height) / 2,
+    ];
+    const tip = (by: number, aside: number) =>
+      [(ex + dx * by - dy * aside) * PT, (ey + dy * by + dx * aside) * PT] as const;
+    pdf.polygon([...tip(0.5, 0)], [...tip(2.8, 1.2)], [...tip(2.8, -1.2)]).fill('#111');
+    if (opening.mark) {
+      const { plate, shape } = markPaint[opening.mark.colour];
+      const [mx, my] = [ex + dx * 5.2, ey + dy * 5.2];
+      paintAt(paper, mx, my, 4.2, () => {
+        pdf.path(MARK_PLATE).lineWidth(1).fillAndStroke(plate, '#111');
+      });
+      signAt(paper, markSigns[opening.mark.shape], mx, my, 4.2, shape);
+    }
+  }
+}
+
+/** A name in the picture. */
+const NAME_PT = 9;
+const NAME_MM = 4;
+
+/** Away from the box, on paper, where y grows downwards. */
+const OUTWARDS = { front: [0, 1], back: [0, -1], left: [-1, 0], right: [1, 0] } as const;
 
 /** What is due, or where nothing is, what comes next. */
 const workOf = ({ due, first }: CompartmentView, on: Day): string[] =>
@@ -135,6 +236,9 @@ function code(paper: Paper, address: string, x: number, y: number, size: number)
 }
 
 const BOX_MM = 4;
+/** Heights of a box's heading and of one piece of work, at most. */
+const HEADING_MM = 9;
+const DUE_MM = 20;
 
 /** What is due, in the order of a walk, each with a box to tick and a line to write on. */
 function dayList(paper: Paper, { boxes, yard, on }: YardPaper): void {
@@ -145,6 +249,9 @@ function dayList(paper: Paper, { boxes, yard, on }: YardPaper): void {
   );
   if (walk.length === 0) paper.text('Nothing is due in this yard on this day.');
   for (const { box, compartments } of walk) {
+    const lines = compartments.filter(isDue).flatMap(({ due }) => due).length;
+    // A box is not torn apart by the end of a page, unless it is longer than one.
+    paper.need(Math.min(HEADING_MM + lines * DUE_MM, paper.bottom - MARGIN_MM));
     paper.heading(`${box.label}${box.place ? `, stand ${box.place.stand}` : ''}`);
     for (const compartment of compartments.filter(isDue)) {
       const { name, due } = compartment;
@@ -205,6 +312,7 @@ function plan(paper: Paper, { boxes, yard, on }: YardPaper): void {
   const top = paper.y + BOX_SIDE_MM;
   const room = { width: paper.inner - 2 * BOX_SIDE_MM, height: paper.bottom - top - 2 * BOX_SIDE_MM };
   const scale = Math.min(room.width / Math.max(1, east - west), room.height / Math.max(1, north - south));
+  northArrow(paper, paper.width - MARGIN_MM - 6, MARGIN_MM + 9);
   for (const { box, place, compartments } of placed) {
     const x = MARGIN_MM + BOX_SIDE_MM + (place.east_m - west) * scale;
     const y = top + (north - place.north_m) * scale;
@@ -231,4 +339,12 @@ function plan(paper: Paper, { boxes, yard, on }: YardPaper): void {
     pdf.text(words, (x - under / 2) * PT, (y + half + 2.5) * PT, { lineBreak: false });
   }
   paper.y = paper.bottom;
+}
+
+/** An arrow to the north, which is up. */
+function northArrow({ pdf }: Paper, x: number, y: number): void {
+  const at = (dx: number, dy: number): [number, number] => [(x + dx) * PT, (y + dy) * PT];
+  pdf.polygon(at(0, -6), at(2.6, 4), at(0, 2.4), at(-2.6, 4)).fillAndStroke('#111', '#111');
+  pdf.font('bold').fontSize(10).fillColor('#111');
+  pdf.text('N', (x - 1.3) * PT, (y + 5) * PT, { lineBreak: false });
 }
