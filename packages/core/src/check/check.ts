@@ -60,7 +60,8 @@ const rankOf = ({ holds, severity, overruled }: CheckResult): number =>
 const keyOf = ({ kind, severity, places }: Finding): string => [kind, severity, ...places].join(':');
 const placeOf = ({ kind, places }: Finding): string => [kind, ...places].join(':');
 
-function findingsOf(design: DesignContent): Finding[] {
+/** What every rule finds, whether it holds or not. */
+export function findingsOf(design: DesignContent): Finding[] {
   const scene: Scene = { design, model: deriveBox(design), limits: limitsOf(design) };
   return rules.flatMap((rule) => rule(scene));
 }
