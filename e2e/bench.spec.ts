@@ -355,7 +355,7 @@ test('a box is built from its design: parts, sheets, steps ticked off, a build s
 
   await page.getByRole('button', { name: 'Sheets' }).click();
   await page.getByRole('button', { name: 'More boxes' }).click();
-  await expect(page.getByRole('img', { name: /^Sheet 1: / }).first()).toBeVisible();
+  await expect(page.getByRole('img', { name: /^A sheet of / }).first()).toBeVisible();
   await page.getByRole('button', { name: 'How many boxes does one sheet give?' }).first().click();
   await expect(page.getByText(/One sheet gives/).first()).toBeVisible();
 

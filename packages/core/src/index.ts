@@ -93,6 +93,7 @@ export { fittingNames } from './carpentry/fittings.ts';
 export { parts, partsProblems } from './carpentry/parts.ts';
 export { bedProblem, printedSolids, printerFor, printPlan, usualPrinter } from './carpentry/print.ts';
 export { equipmentProblem, readyFrames, spareCombWords } from './carpentry/register.ts';
+export { type LikeSheets, likeSheets, type SawStep, sawSteps, sawWords } from './carpentry/sawing.ts';
 export {
   boxesPerSheet,
   costOf,

@@ -1,10 +1,21 @@
 import type { NestedSheet } from '@yellow-cell/contract';
+import { type SawStep, sawWords, showLengthBare } from '@yellow-cell/core';
 import { useState } from 'react';
+import { useUnits } from '../app/units.ts';
 
 const WIDTH_PX = 520;
 
-/** One sheet with its parts by letter; its cuts can be walked through in their order. */
-export function SheetDrawing({ sheet, number }: { sheet: NestedSheet; number: number }) {
+interface SheetDrawingProps {
+  sheet: NestedSheet;
+  /** How many are sawn like this one. */
+  count: number;
+  steps: readonly SawStep[];
+}
+
+/** A sheet with its parts by letter and size, how many are sawn so, and its cuts in their order by the fence of a saw. */
+export function SheetDrawing({ sheet, count, steps }: SheetDrawingProps) {
+  const units = useUnits();
+  const figure = (mm: number) => showLengthBare(mm, units);
   const [upTo, setUpTo] = useState(0);
   const { width_mm, height_mm, placements, cuts, offcut } = sheet;
   const scale = width_mm / WIDTH_PX;
@@ -14,7 +25,7 @@ export function SheetDrawing({ sheet, number }: { sheet: NestedSheet; number: nu
       <svg
         viewBox={`${-4 * scale} ${-4 * scale} ${width_mm + 8 * scale} ${height_mm + 8 * scale}`}
         role="img"
-        aria-label={`Sheet ${number}: ${placements.length} parts, ${cuts.length} cuts`}
+        aria-label={`A sheet of ${placements.length} parts, ${cuts.length} cuts`}
         width={Math.min(WIDTH_PX, width_mm / 2)}
         className="max-w-full"
       >
@@ -28,6 +39,8 @@ export function SheetDrawing({ sheet, number }: { sheet: NestedSheet; number: nu
         {placements.map(({ name, x_mm, y_mm, width_mm: w, height_mm: h }) => {
           const letter = name.includes(': ') ? (name.split(': ')[1] ?? '') : name;
           const size = Math.min(15 * scale, Math.min(w, h) * 0.7);
+          const measures = `${figure(w)} × ${figure(h)}`;
+          const isSized = w > measures.length * 6 * scale && h > 34 * scale;
           return (
             <g key={`${x_mm} ${y_mm}`}>
               <rect
@@ -39,12 +52,12 @@ export function SheetDrawing({ sheet, number }: { sheet: NestedSheet; number: nu
                 stroke="var(--wood-line)"
                 strokeWidth={scale}
               >
-                <title>{`${name}, ${Math.round(w * 10) / 10} × ${Math.round(h * 10) / 10} mm`}</title>
+                <title>{`${name}, ${figure(w)} × ${figure(h)}`}</title>
               </rect>
               {size > 5 * scale && (
                 <text
                   x={x_mm + w / 2}
-                  y={up(y_mm + h / 2) + size * 0.35}
+                  y={up(y_mm + h / 2) + (isSized ? 0 : size * 0.35)}
                   textAnchor="middle"
                   fontSize={size}
                   fontWeight={700}
@@ -52,6 +65,18 @@ export function SheetDrawing({ sheet, number }: { sheet: NestedSheet; number: nu
                   pointerEvents="none"
                 >
                   {letter.split(' ')[0]}
+                </text>
+              )}
+              {isSized && (
+                <text
+                  x={x_mm + w / 2}
+                  y={up(y_mm + h / 2) + size}
+                  textAnchor="middle"
+                  fontSize={10 * scale}
+                  fill="var(--ink)"
+                  pointerEvents="none"
+                >
+                  {measures}
                 </text>
               )}
             </g>
@@ -75,7 +100,8 @@ export function SheetDrawing({ sheet, number }: { sheet: NestedSheet; number: nu
         })}
       </svg>
       <figcaption className="flex flex-wrap items-center gap-2 text-sm text-soft">
-        {offcut ? `At hand: ${offcut}` : `Sheet ${number}, ${width_mm} × ${height_mm} mm`}
+        <strong className="text-ink">Saw {count} like this:</strong>{' '}
+        {offcut ? `at hand, ${offcut}` : `${figure(width_mm)} × ${figure(height_mm)}`}
         <label className="ml-auto flex items-center gap-2">
           cut {upTo} of {cuts.length}
           <input
@@ -88,6 +114,11 @@ export function SheetDrawing({ sheet, number }: { sheet: NestedSheet; number: nu
           />
         </label>
       </figcaption>
+      <ol className="mt-1 max-w-[520px] list-decimal pl-5 text-sm">
+        {steps.map((step) => (
+          <li key={step.cuts[0]}>{sawWords(step, figure)}</li>
+        ))}
+      </ol>
     </figure>
   );
 }

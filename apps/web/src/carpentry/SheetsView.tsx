@@ -5,9 +5,11 @@ import {
   type Constants,
   costOf,
   countOf,
+  likeSheets,
   nest,
   parts,
   type SheetGroup,
+  sawSteps,
   sheetGroups,
   showLength,
   type Wanted,
@@ -213,11 +215,14 @@ function Group({ group, answer, boxes, alone, currency, constants }: GroupProps)
         </p>
       )}
       <div className="mt-2 flex flex-wrap gap-4">
-        {answer?.sheets
-          .map((sheet, index) => ({ sheet, number: index + 1 }))
-          .map(({ sheet, number }) => (
-            <SheetDrawing key={number} sheet={sheet} number={number} />
-          ))}
+        {likeSheets(answer?.sheets ?? []).map(({ sheet, count }) => (
+          <SheetDrawing
+            key={JSON.stringify(sheet.placements)}
+            sheet={sheet}
+            count={count}
+            steps={sawSteps(sheet, group.question?.kerf_mm ?? 0)}
+          />
+        ))}
       </div>
     </section>
   );

@@ -6,7 +6,7 @@ export interface Sawn {
   /** What is left, largest first. */
   rests: { x: number; y: number; width: number; height: number }[];
 }
-interface Room {
+export interface Room {
   x: number;
   y: number;
   width: number;
@@ -43,13 +43,18 @@ export function sawn(room: Room, parts: readonly PlacedPart[], kerf: number): Sa
   };
 }
 
-const fillsRoom = (part: PlacedPart, room: Room): boolean =>
+export const fillsRoom = (part: PlacedPart, room: Room): boolean =>
   Math.abs(part.width - room.width) < SAME_MM && Math.abs(part.height - room.height) < SAME_MM;
 
 const NOTHING: Sawn = { cuts: [], rests: [] };
 
 /** What a cut leaves on either side; a side thinner than a hair is none. */
-function halves(room: Room, axis: 'x' | 'y', at: number, kerf: number): [Room | undefined, Room | undefined] {
+export function halves(
+  room: Room,
+  axis: 'x' | 'y',
+  at: number,
+  kerf: number,
+): [Room | undefined, Room | undefined] {
   const real = (each: Room): Room | undefined =>
     each.width > SAME_MM && each.height > SAME_MM ? each : undefined;
   if (axis === 'y')

@@ -15,7 +15,10 @@ import {
   deriveBox,
   earliestDays,
   familyName,
+  likeSheets,
   type SheetGroup,
+  sawSteps,
+  sawWords,
 } from '@yellow-cell/core';
 import { machiningWords } from '../csv.ts';
 import { dimension, drawBox, drawPart, drawSheet } from './drawings.ts';
@@ -242,6 +245,10 @@ function partDrawings(paper: Paper, parts: readonly BuildPart[]): void {
 function sheetPages(paper: Paper, { sheets }: BuildSheet): void {
   paper.newPage();
   paper.heading('Sheets, with the order of cuts');
+  paper.text(
+    'Numbers in circles are steps of the list below each sheet; the fence is set to what is cut off. Large sheets by two, or with a track saw first; push stick for strips, guard and riving knife on, nobody behind the blade.',
+    { size: 8, gap: 2 },
+  );
   for (const { group, nested, cost } of sheets) {
     const [first] = nested?.sheets ?? [];
     const tall = first
@@ -257,14 +264,19 @@ function sheetPages(paper: Paper, { sheets }: BuildSheet): void {
     paper.text(
       `${countOf(nested.sheets.length, 'sheet')}, ${Math.round(nested.yield * 100)} % of them in parts${cost === null ? '' : `, cost ${cost.toFixed(2)}`}.`,
     );
-    for (const sheet of nested.sheets) {
+    for (const { sheet, count } of likeSheets(nested.sheets)) {
       const scale = scaleFor([sheet.width_mm, sheet.height_mm], [paper.inner, 100]);
-      paper.need(sheet.height_mm / scale + 9);
+      const steps = sawSteps(sheet, group.question?.kerf_mm ?? 0);
+      paper.need(sheet.height_mm / scale + 12 + steps.length * 5);
       paper.text(
-        `${sheet.offcut ?? `${paper.figure(sheet.width_mm)} × ${paper.figure(sheet.height_mm)}`}, 1 : ${scale}, ${sheet.cuts.length} cuts`,
-        { size: 7.5, gap: 0.8 },
+        `Saw ${count} like this: ${sheet.offcut ?? `${paper.figure(sheet.width_mm)} × ${paper.figure(sheet.height_mm)}`}, 1 : ${scale}, ${countOf(sheet.cuts.length, 'cut')}`,
+        { size: 9, bold: true, gap: 2 },
       );
-      paper.y += drawSheet(paper, sheet, scale, MARGIN_MM, paper.y);
+      paper.y += drawSheet(paper, sheet, steps, scale, MARGIN_MM, paper.y);
+      steps.forEach((step, index) => {
+        paper.text(`${index + 1}. ${sawWords(step, (mm) => paper.figure(mm))}`, { size: 8, gap: 0.6 });
+      });
+      paper.y += 3;
     }
     paper.y += 2;
   }

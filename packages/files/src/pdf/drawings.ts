@@ -1,5 +1,5 @@
 import type { BuildPart, NestedSheet } from '@yellow-cell/contract';
-import type { Drawing, SignPiece, SignTone } from '@yellow-cell/core';
+import type { Drawing, SawStep, SignPiece, SignTone } from '@yellow-cell/core';
 import { type Paper, PT } from './paper.ts';
 
 const GREY = '#777';
@@ -151,13 +151,82 @@ export function drawPart(paper: Paper, part: BuildPart, scale: number, x: number
   for (const { from, to } of part.bends)
     pdf.moveTo(px(from[0]), py(from[1])).lineTo(px(to[0]), py(to[1])).stroke();
   pdf.undash();
-  dimension(paper, 'x', x, x + part.length_mm / scale, y + height + 2.2, paper.figure(part.length_mm));
+  const under = figuresAlong(paper, 'x', part, px, y + height);
+  const beside = figuresAlong(paper, 'y', part, py, x + part.length_mm / scale);
+  dimension(
+    paper,
+    'x',
+    x,
+    x + part.length_mm / scale,
+    y + height + 2.2 + under,
+    paper.figure(part.length_mm),
+  );
   dimension(paper, 'y', y, y + height, x - 2.2, paper.figure(part.width_mm));
-  return height + 7;
+  return height + 7 + under + beside;
 }
 
-/** A sheet with its parts by letter and its cuts numbered in their order. */
-export function drawSheet(paper: Paper, sheet: NestedSheet, scale: number, x: number, y: number): number {
+/** Nearer than this on paper, figures would lie on one another. */
+const FIGURE_MM = 2.4;
+
+/**
+ * Where what is cut into a part begins and ends, or has its middle if it is round, counted from its left or lower edge:
+ * each with a tick at that edge. Returns the height that they take under the part; beside it none.
+ */
+function figuresAlong(
+  paper: Paper,
+  axis: 'x' | 'y',
+  part: BuildPart,
+  at: (mm: number) => number,
+  edge: number,
+): number {
+  const { pdf } = paper;
+  const whole = axis === 'x' ? part.length_mm : part.width_mm;
+  const ends = part.machining.flatMap(({ x_mm, y_mm, width_mm, height_mm, round }) => {
+    const [from, size] = axis === 'x' ? [x_mm, width_mm] : [y_mm, height_mm];
+    return round ? [from + size / 2] : [from, from + size];
+  });
+  const places = [...new Set(ends.map((mm) => Math.round(mm * 100) / 100))]
+    .filter((mm) => mm > 0.01 && mm < whole - 0.01)
+    .sort((a, b) => a - b);
+  if (places.length === 0) return 0;
+  pdf.lineWidth(0.3).strokeColor(BLUE).font('plain').fontSize(5.5).fillColor(BLUE);
+  let last = Number.NEGATIVE_INFINITY;
+  for (const mm of places) {
+    const here = axis === 'x' ? at(mm) / PT : -at(mm) / PT;
+    const spot = Math.max(here, last + FIGURE_MM);
+    last = spot;
+    const words = paper.figure(mm);
+    if (axis === 'x') {
+      pdf
+        .moveTo(here * PT, edge * PT)
+        .lineTo(spot * PT, (edge + 1.4) * PT)
+        .stroke();
+      pdf
+        .save()
+        .translate((spot + 0.9) * PT, (edge + 1.8) * PT)
+        .rotate(90)
+        .text(words, 0, -1.8, { lineBreak: false })
+        .restore();
+    } else {
+      pdf
+        .moveTo(edge * PT, -here * PT)
+        .lineTo((edge + 1.4) * PT, -spot * PT)
+        .stroke();
+      pdf.text(words, (edge + 1.8) * PT, -spot * PT - 3, { lineBreak: false });
+    }
+  }
+  return axis === 'x' ? 7 : 0;
+}
+
+/** A sheet with its parts by letter and size, what is left by its size, and each cut with the number of its step. */
+export function drawSheet(
+  paper: Paper,
+  sheet: NestedSheet,
+  steps: readonly SawStep[],
+  scale: number,
+  x: number,
+  y: number,
+): number {
   const { pdf } = paper;
   const height = sheet.height_mm / scale;
   const px = (mm: number) => (x + mm / scale) * PT;
@@ -171,23 +240,52 @@ export function drawSheet(paper: Paper, sheet: NestedSheet, scale: number, x: nu
       .lineWidth(0.4)
       .rect(px(x_mm), py(y_mm + height_mm), (width_mm / scale) * PT, (height_mm / scale) * PT)
       .fillAndStroke('#efe2c4', '#333');
-    const letter = name.split(' ')[0] ?? '';
-    const size = Math.min(8, (Math.min(width_mm, height_mm) / scale) * PT * 0.7);
-    if (size > 2.5) {
-      pdf.font('bold').fontSize(size).fillColor('#111');
-      const wide = pdf.widthOfString(letter);
-      pdf.text(letter, px(x_mm + width_mm / 2) - wide / 2, py(y_mm + height_mm / 2) - size / 2, {
-        lineBreak: false,
-      });
-    }
+    labelIn(paper, { x_mm, y_mm, width_mm, height_mm }, scale, px, py, name.split(' ')[0] ?? '');
   }
-  sheet.cuts.slice(0, MOST_NUMBERED).forEach(({ axis, at_mm, from_mm, to_mm }, index) => {
-    const [ax, ay, bx, by] = axis === 'x' ? [from_mm, at_mm, to_mm, at_mm] : [at_mm, from_mm, at_mm, to_mm];
-    pdf.lineWidth(0.35).strokeColor('#a8321f').moveTo(px(ax), py(ay)).lineTo(px(bx), py(by)).stroke();
-    pdf.font('plain').fontSize(4.5).fillColor('#a8321f');
-    pdf.text(String(index + 1), px(ax) + 1, py(ay) - 5, { lineBreak: false });
+  for (const rest of sheet.offcuts) labelIn(paper, rest, scale, px, py, '');
+  steps.forEach(({ cuts }, step) => {
+    for (const index of cuts) {
+      const cut = sheet.cuts[index];
+      if (!cut) continue;
+      const { axis, at_mm, from_mm, to_mm } = cut;
+      const [ax, ay, bx, by] = axis === 'x' ? [from_mm, at_mm, to_mm, at_mm] : [at_mm, from_mm, at_mm, to_mm];
+      pdf.lineWidth(0.35).strokeColor('#a8321f').moveTo(px(ax), py(ay)).lineTo(px(bx), py(by)).stroke();
+      // Of cuts side by side one number is enough.
+      if (index !== cuts[0]) continue;
+      pdf.circle(px(ax), py(ay), 3.4).fillAndStroke('#fff', '#a8321f');
+      pdf.font('bold').fontSize(5).fillColor('#a8321f');
+      const words = String(step + 1);
+      pdf.text(words, px(ax) - pdf.widthOfString(words) / 2, py(ay) - 2.9, { lineBreak: false });
+    }
   });
   return height + 3;
 }
-/** More numbers than these cannot be told apart on paper. */
-const MOST_NUMBERED = 40;
+
+/** A letter and a size in the middle of a piece, turned where it is narrow, and left out where nobody could read them. */
+function labelIn(
+  paper: Paper,
+  { x_mm, y_mm, width_mm, height_mm }: Omit<NestedSheet['offcuts'][number], 'name'>,
+  scale: number,
+  px: (mm: number) => number,
+  py: (mm: number) => number,
+  letter: string,
+): void {
+  const { pdf } = paper;
+  const [wide, high] = [(width_mm / scale) * PT, (height_mm / scale) * PT];
+  const words = `${letter} ${paper.figure(width_mm)} × ${paper.figure(height_mm)}`.trim();
+  const turned = high > wide;
+  pdf.font(letter ? 'bold' : 'plain').fontSize(1);
+  const size = Math.min(
+    8,
+    (0.92 * Math.max(wide, high)) / pdf.widthOfString(words),
+    0.8 * Math.min(wide, high),
+  );
+  if (size < 3) return;
+  pdf.fontSize(size).fillColor(letter ? '#111' : GREY);
+  pdf
+    .save()
+    .translate(px(x_mm + width_mm / 2), py(y_mm + height_mm / 2))
+    .rotate(turned ? -90 : 0)
+    .text(words, -pdf.widthOfString(words) / 2, -size / 2, { lineBreak: false })
+    .restore();
+}

@@ -65,6 +65,15 @@ describe.each([
     }
     for (const { title } of buildSteps(familyDesign(family), 'butt', defaultConstants))
       expect(text).toContain(title);
+    // Where what is cut into a part lies, beside its drawing, and how each sheet is sawn.
+    const units = paper === 'Letter' ? 'inch' : 'mm';
+    for (const { machining, length_mm } of all)
+      for (const { x_mm, width_mm, round } of machining) {
+        const at = round ? x_mm + width_mm / 2 : x_mm;
+        if (at > 0.01 && at < length_mm - 0.01) expect(text).toContain(showLengthBare(at, units));
+      }
+    expect(text).toMatch(/Saw \d+ like this: /);
+    expect(text).toMatch(/1\. .* × .*, (along|across): fence .* cuts?/);
     expect(text).toContain('Take care');
     expect(text).toMatch(/page 1 of \d/);
   });
