@@ -9,7 +9,7 @@ import type { MapGesturesProps } from './MapGestures.tsx';
 import type { MapLassoProps } from './MapLasso.tsx';
 import { MapNearer } from './MapNearer.tsx';
 import { mapPlan, PER_METRE, stacksOf, turnedTo } from './mapPlan.ts';
-import type { SeveralBarProps } from './SeveralBar.tsx';
+import { SeveralBar } from './SeveralBar.tsx';
 import { SignKey } from './SignKey.tsx';
 import { SmallBox } from './SmallBox.tsx';
 import { useArrange } from './useArrange.ts';
@@ -33,16 +33,10 @@ const MapGestures = lazy(async (): Promise<{ default: ComponentType<MapGesturesP
   return { default: loaded?.MapGestures ?? (() => null) };
 });
 
-const MapLasso = lazy(
-  async (): Promise<{ default: ComponentType<MapLassoProps> }> => ({
-    default: (await import('./MapLasso.tsx')).MapLasso,
-  }),
-);
-const SeveralBar = lazy(
-  async (): Promise<{ default: ComponentType<SeveralBarProps> }> => ({
-    default: (await import('./SeveralBar.tsx')).SeveralBar,
-  }),
-);
+const MapLasso = lazy(async (): Promise<{ default: ComponentType<MapLassoProps> }> => {
+  const loaded = await import('./MapLasso.tsx').catch(() => undefined);
+  return { default: loaded?.MapLasso ?? (() => null) };
+});
 const NOBODY: ReadonlySet<string> = new Set();
 
 /** Stands and boxes from above, north up. While it is being arranged, boxes are dragged, turned and stacked. */
@@ -187,7 +181,7 @@ export function YardMap({ view }: { view: YardView }) {
             {!arranging && (
               <button
                 type="button"
-                className="button min-h-9 px-2 py-0.5 font-normal"
+                className="button min-h-9 px-2 py-0.5 font-normal max-lg:min-h-12"
                 onClick={() => setDoing('choosing')}
               >
                 <Lasso size={16} aria-hidden /> Choose several
@@ -196,7 +190,7 @@ export function YardMap({ view }: { view: YardView }) {
             <button
               type="button"
               aria-pressed={arranging}
-              className={`button min-h-9 px-2 py-0.5 ${arranging ? 'bg-glow' : 'font-normal'}`}
+              className={`button min-h-9 px-2 py-0.5 max-lg:min-h-12 ${arranging ? 'bg-glow' : 'font-normal'}`}
               onClick={() => setDoing(arranging ? 'looking' : 'arranging')}
             >
               <Move size={16} aria-hidden /> {arranging ? 'Done arranging' : 'Arrange'}
@@ -210,15 +204,13 @@ export function YardMap({ view }: { view: YardView }) {
         )}
       </div>
       {doing === 'choosing' ? (
-        <Suspense>
-          <SeveralBar
-            yard={view.yard.id}
-            boxes={view.boxes}
-            chosen={several}
-            onNone={() => setSeveral(NOBODY)}
-            onDone={() => setDoing('looking')}
-          />
-        </Suspense>
+        <SeveralBar
+          yard={view.yard.id}
+          boxes={view.boxes}
+          chosen={several}
+          onNone={() => setSeveral(NOBODY)}
+          onDone={() => setDoing('looking')}
+        />
       ) : (
         <SignKey boxes={view.boxes} />
       )}
