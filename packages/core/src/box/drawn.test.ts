@@ -20,6 +20,7 @@ import { handPlacesFor, withHandPlaces } from './handPlace.ts';
 import { joinedRooms } from './joinedRooms.ts';
 import { layerName } from './layerName.ts';
 import { type BoxModel, deriveBox } from './model.ts';
+import { newBoard } from './newBoard.ts';
 import { withPart } from './parts.ts';
 import { mm } from './plainParts.ts';
 import { bodiesOf, mainBody } from './stack.ts';
@@ -61,8 +62,8 @@ function modelLines(model: BoxModel): string[] {
         `  space ${id} ${kind} ${name}: ${[block.x, block.y, block.z].map(span).join(' × ')}`,
     ),
     ...model.compartments.map(
-      ({ name, x, frames, entrances }) =>
-        `  room ${name}: ${span(x)}, ${frames.length} places, ${entrances.length} doors`,
+      ({ name, x, block, frames, entrances }) =>
+        `  room ${name}: ${[x, block.y, block.z].map(span).join(' × ')}, ${frames.length} places, ${entrances.length} doors`,
     ),
     ...model.passages.map(
       ({ reason, between, gap_mm }) => `  passage ${reason} ${between.join(' to ')}: ${round(gap_mm)}`,
@@ -74,6 +75,10 @@ function modelLines(model: BoxModel): string[] {
     ),
   ];
 }
+
+/** The same without what each gap measures. */
+const roomsOf = (design: DesignContent): string[] =>
+  modelLines(deriveBox(design)).filter((line) => !/^ {2}(gap|drift)/.test(line));
 
 type Move = readonly [name: string, make: (design: DesignContent) => DesignContent];
 
@@ -120,6 +125,15 @@ function movesOf(design: DesignContent): Move[] {
     ...(board
       ? ([
           ['the first board at 60', (now) => withDividerAt(now, board.id, mm(60))],
+          [
+            'the first board an excluder in a window of 90 by 700',
+            (now) =>
+              withPart(now, board.id, {
+                kind: 'excluder',
+                slot: 4.2,
+                window: { width: mm(90), height: mm(700) },
+              }),
+          ],
           ['the first board a follower', (now) => withPart(now, board.id, { kind: 'follower' })],
           ...(place
             ? [
@@ -170,6 +184,7 @@ function drawnOf(design: DesignContent): string {
     ...modelLines(deriveBox(design)),
   ];
   const own = new Set(layerLines(design));
+  const had = new Set(modelLines(deriveBox(design)));
   for (const [name, make] of movesOf(design)) {
     const after = make(design);
     const problems = designProblems(after).map(({ path, sentence }) => `    refused at ${path}: ${sentence}`);
@@ -177,9 +192,14 @@ function drawnOf(design: DesignContent): string {
       `+ ${name}`,
       ...designChanges(design, after).map((change) => `    ${change}`),
       ...layerLines(after).filter((line) => !own.has(line)),
-      ...problems,
+      ...(problems.length > 0 ? problems : roomsOf(after).filter((line) => !had.has(line))),
     );
   }
+  for (const kind of ['tight', 'excluder', 'screen'] as const)
+    for (const body of [main, { ...main, boards: [] }]) {
+      const { thickness, down, slot } = newBoard(kind, design, body, { board: 'new', groove: 'place' });
+      lines.push(`a new ${kind} board: ${thickness.mm} thick, ${down.mm} below, slot ${slot ?? 'none'}`);
+    }
   return `${lines.join('\n')}\n`;
 }
 

@@ -2,7 +2,7 @@ import type { FitQuestion } from '@yellow-cell/contract';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ProblemsError } from '../problems.ts';
-import { fit, fitProblems, framesWidth } from './fit.ts';
+import { fit, fitCountProblems, fitProblems, framesWidth } from './fit.ts';
 
 const evenly = (
   insideWidth_mm: number,
@@ -136,5 +136,15 @@ describe('what cannot be', () => {
   it('is thrown by fit with all its problems', () => {
     expect(() => fit(at(118, 400))).toThrow(ProblemsError);
     expect(() => fit(evenly(373, 34.9, [3, 3, 3], 190))).toThrow(/no width/);
+  });
+});
+
+describe('frames for compartments', () => {
+  it('are asked for as many times as there are compartments', () => {
+    const sentence = (frames: number[], dividers: number[]) =>
+      fitCountProblems({ frames, dividers }).map((each) => each.sentence);
+    expect(sentence([3, 3], [9])).toEqual([]);
+    expect(sentence([3], [9])).toEqual(['1 divider makes 2 compartments, but frames are given for 1.']);
+    expect(sentence([3], [9, 9])).toEqual(['2 dividers make 3 compartments, but frames are given for 1.']);
   });
 });
