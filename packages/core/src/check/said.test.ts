@@ -9,8 +9,8 @@ import { checkDesign, findingsOf } from './check.ts';
 function faults(design: DesignContent): string[] {
   const problems = designProblems(design);
   if (problems.length > 0) return [`refused: ${problems[0]?.sentence}`];
-  return findingsOf(design).flatMap(({ holds, severity, kind, sentence }) =>
-    holds ? [] : [`${severity} ${kind}: ${sentence}`],
+  return findingsOf(design).flatMap(({ holds, severity, kind, places, sentence }) =>
+    holds ? [] : [`${severity} ${kind} [${places.join(' ')}]: ${sentence}`],
   );
 }
 /** The same without its figures, which change all the time: a fault begins where this changes. */
@@ -68,8 +68,8 @@ const bare = (line: string): string => line.replaceAll(/[−-]?\d+(\.\d+)?/g, '#
 function saidOf(design: DesignContent): string {
   const before = faults(design);
   const lines = findingsOf(design).map(
-    ({ holds, severity, kind, sentence, figure, limit }) =>
-      `${holds ? 'holds' : severity} ${kind}${figure === undefined ? '' : ` ${Math.round(figure * 100) / 100}`}${limit ? ` (${limit.value}, ${limit.source})` : ''}: ${sentence}`,
+    ({ holds, severity, kind, places, sentence, figure, limit }) =>
+      `${holds ? 'holds' : severity} ${kind} [${places.join(' ')}]${figure === undefined ? '' : ` ${Math.round(figure * 100) / 100}`}${limit ? ` (${limit.value}, ${limit.source})` : ''}: ${sentence}`,
   );
   for (const thing of changeables(design)) {
     const { name, is, others } = thing;
