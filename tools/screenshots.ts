@@ -79,7 +79,7 @@ const shots: readonly Shot[] = [
     before: built('Sheets', async (page) => {
       for (let more = 0; more < 3; more++) await page.getByRole('button', { name: 'More boxes' }).click();
       await page
-        .getByRole('img', { name: /^Sheet 2: / })
+        .getByRole('img', { name: /^A sheet of / })
         .first()
         .waitFor();
     }),
