@@ -79,6 +79,9 @@ const shots: readonly Shot[] = [
     before: built('Sheets', async (page) => {
       for (let more = 0; more < 3; more++) await page.getByRole('button', { name: 'More boxes' }).click();
       await page
+        .getByRole('button', { name: 'Stop, this will do' })
+        .waitFor({ state: 'hidden', timeout: 90_000 });
+      await page
         .getByRole('img', { name: /^A sheet of / })
         .first()
         .waitFor();

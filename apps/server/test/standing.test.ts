@@ -29,6 +29,9 @@ async function get<T>(path: string): Promise<T> {
   return answer.json() as T;
 }
 
+const poppler = (tool: string, input: Buffer): string =>
+  execFileSync(tool, ['-layout', '-', '-'], { input, encoding: 'utf8' });
+
 describe('boxes as they stand', () => {
   it('come with what lives in them, their designs, rounds and weather, page by page', async () => {
     const stories = ['S1', 'S2', 'S3'].map((label) => storyOfBox(place, '2026-05-10', label));
@@ -108,8 +111,7 @@ describe('boxes as they stand', () => {
     for (const what of ['cards', 'day', 'plan']) {
       const answer = await server.app.inject({ url: `/api/yards/${place.yard.id}/paper.pdf?what=${what}` });
       expect(answer.headers['content-type']).toBe('application/pdf');
-      const text = execFileSync('pdftotext', ['-layout', '-', '-'], { input: answer.rawPayload });
-      pages[what] = text.toString('utf8').split('\f').slice(0, -1);
+      pages[what] = poppler('pdftotext', answer.rawPayload).split('\f').slice(0, -1);
     }
     expect(pages.cards).toHaveLength(Math.ceil(boxes.length / 3));
     boxes.forEach(({ box }, index) => {
