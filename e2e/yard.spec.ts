@@ -285,9 +285,10 @@ test('boxes are chosen on the map by a line around them or one by one, and enter
     if (!at) throw new Error(`${name} is not on the map.`);
     return { x: at.x + at.width / 2, y: at.y + at.height / 2 };
   };
-  const [b1, b2, b5] = [await middle('B1 Middle'), await middle('B2 West'), await middle('B5 West')];
   await page.getByRole('button', { name: 'Choose several' }).click();
   await expect(page.getByText('Draw around boxes, or press them.')).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Draw a line around boxes/ })).toBeVisible();
+  const [b1, b2, b5] = [await middle('B1 Middle'), await middle('B2 West'), await middle('B5 West')];
   const around = [
     [b1.x - 60, b1.y - 50],
     [b2.x + 50, b2.y - 50],
