@@ -182,7 +182,8 @@ function YardHead({ view, yards, shown, onShow, onAdd }: YardHeadProps) {
       </button>
       <p className={`text-soft max-sm:order-last max-sm:w-full ${unfolded ? '' : 'max-sm:hidden'}`}>
         <Said>
-          {countOf(some ? yard.boxes : boxes.length, 'box', 'boxes')} ·{' '}
+          {countOf(some ? yard.boxes : boxes.length, 'box', 'boxes')}
+          {more && !isToday ? ' so far' : ''} ·{' '}
           {countOf(some ? yard.compartments : compartments.length, 'compartment')} · {due} due
           {some ? ` in the first ${countOf(boxes.length, 'box', 'boxes')}` : ''}
           {today ? ` · ${weatherWords(today)}` : ''}

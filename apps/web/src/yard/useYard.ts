@@ -58,6 +58,8 @@ export interface YardView {
  * that is past, of which a page is the whole story of its boxes, get on with fewer.
  */
 const BY_THEMSELVES = { few: 300, many: 1_000 };
+/** A page that did not come is asked for again after a while: a server in trouble is not asked all the time. */
+const ASK_AGAIN_MS = 10_000;
 const boxesOn = (page: Page): number => ('of' in page ? page.of : page.boxes).length;
 
 /** The yard as of the day shown: as it stands with what this device has not sent yet, or for a day that is past its story folded here. */
@@ -84,14 +86,16 @@ export function useYard(yard: Yard, alsoBox?: string): YardView {
     () => (extra.data && !loaded ? [...pages.data.pages, extra.data] : pages.data.pages),
     [pages.data.pages, extra.data, loaded],
   );
-  const { hasNextPage, isFetchingNextPage, fetchNextPage } = pages;
+  const { hasNextPage, isFetchingNextPage, isFetchNextPageError, fetchNextPage } = pages;
   const wanted = !past && !isNarrow() ? BY_THEMSELVES.many : BY_THEMSELVES.few;
   const have = pages.data.pages.reduce((sum, page) => sum + boxesOn(page), 0);
   const comes = hasNextPage && have < wanted;
   const goesOn = comes && !isFetchingNextPage;
   useEffect(() => {
-    if (goesOn) void fetchNextPage();
-  }, [goesOn, fetchNextPage]);
+    if (!goesOn) return undefined;
+    const timer = setTimeout(() => void fetchNextPage(), isFetchNextPageError ? ASK_AGAIN_MS : 0);
+    return () => clearTimeout(timer);
+  }, [goesOn, isFetchNextPageError, fetchNextPage]);
   // While a large yard still comes, what has come is drawn between what a person does.
   const inTurn = useDeferredValue(all);
   const view = useView(yard, comes ? inTurn : all, hasNextPage ? () => void fetchNextPage() : undefined);

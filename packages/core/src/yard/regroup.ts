@@ -63,20 +63,26 @@ export function regroup(told: Colonies, box: BoxState, on: Day): void {
   }
 }
 
-/** Where a bay becomes two, its bees have both; a queen who was seen in it is reckoned where more of its combs hang. */
+/**
+ * Where a bay becomes two, its bees have both, also those that have gone and left something behind. A queen who was seen
+ * in it is in the part of the frame that she was seen on last, else where more of its combs hang.
+ */
 export function partBay(told: Colonies, box: BoxState, parted: string, fresh: string): void {
   const compartments = compartmentsNow(told, box);
+  const placesBeside = (bay: string) =>
+    combPlaces(compartments.find(({ bays }) => bays.includes(bay))?.frames ?? []).map(({ id }) => id);
   const combsBeside = (bay: string) =>
-    combPlaces(compartments.find(({ bays }) => bays.includes(bay))?.frames ?? []).filter(
-      ({ id }) => !box.emptySlots?.includes(id),
-    ).length;
-  const queensBay = combsBeside(fresh) > combsBeside(parted) ? fresh : parted;
-  for (const colony of livingIn(told.colonies, box))
-    if (colony.bays.includes(parted))
-      told.colonies.set(colony.id, {
-        ...withBay(colony, parted, fresh),
-        ...(colony.queenIn === parted ? { queenIn: queensBay } : {}),
-      });
+    placesBeside(bay).filter((place) => !box.emptySlots?.includes(place)).length;
+  const larger = combsBeside(fresh) > combsBeside(parted) ? fresh : parted;
+  for (const colony of told.colonies.values()) {
+    if (colony.box !== box.id || !colony.bays.includes(parted)) continue;
+    const seenOn = queensIn(told.queens, colony.id).flatMap(({ sightings }) => sightings.at(-1)?.slot ?? []);
+    const hers = [parted, fresh].find((bay) => placesBeside(bay).some((place) => seenOn.includes(place)));
+    told.colonies.set(colony.id, {
+      ...withBay(colony, parted, fresh),
+      ...(colony.queenIn === parted ? { queenIn: hers ?? larger } : {}),
+    });
+  }
 }
 
 /** What bees carry with them into another colony: strips are in the comb until they are taken out. */

@@ -12,24 +12,23 @@ export function labelsFrom(first: string, count: number, taken: readonly string[
 }
 
 /**
- * Whether a box is among those asked for: a range such as `B1-B12`, a box such as `B1`, which is not B12, or any part of
- * label, room and status; several by commas.
+ * Whether a box is among those asked for: a range such as `B1-B12`, a box such as `B1`, which is not B12, a label in
+ * quotes, or any part of label, room and status; several by commas.
  */
 export function isAsked(only: string, label: string, words: string): boolean {
-  const parts = only
-    .split(',')
+  const parts = (only.match(/"[^"]*"|[^,"]+/g) ?? [])
     .map((part) => part.trim().toLowerCase())
     .filter((part) => part !== '');
   if (parts.length === 0) return true;
   const own = label.toLowerCase();
-  return parts.some(
-    (part) =>
-      inRange(part, own) ??
-      (numbered(part) && numbered(own) ? part === own : `${own} ${words.toLowerCase()}`.includes(part)),
-  );
+  return parts.some((part) => {
+    if (part.startsWith('"')) return part === `"${own}"`;
+    if (numbered(part) && numbered(own)) return part === own;
+    return inRange(part, own) ?? `${own} ${words.toLowerCase()}`.includes(part);
+  });
 }
 
-/** The same the other way round: labels as they are asked for, those that follow one another as a range. */
+/** The same the other way round: labels as they are asked for, those that follow one another as a range, a word in quotes. */
 export function asAsked(labels: readonly string[]): string {
   const found: { text: string; stem: string; from: number; to: number }[] = [];
   for (const label of labels) {
@@ -39,7 +38,13 @@ export function asAsked(labels: readonly string[]): string {
     // Numbers that begin with 0 are no numbers of a range.
     const isPlain = digits !== '' && String(number) === digits;
     if (isPlain && last?.stem === stem && last.to + 1 === number) last.to = number;
-    else found.push({ text: label, stem: isPlain ? stem : '\0', from: number, to: number });
+    else
+      found.push({
+        text: digits === '' ? `"${label}"` : label,
+        stem: isPlain ? stem : '\0',
+        from: number,
+        to: number,
+      });
   }
   return found
     .map(({ text, stem, from, to }) => (to > from ? `${stem}${from}-${stem}${to}` : text))

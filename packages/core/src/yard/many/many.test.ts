@@ -125,10 +125,13 @@ describe('labels and places for many boxes', () => {
   });
 
   it('says boxes as they are asked for, and is asked for those alone', () => {
-    expect(asAsked(['B1', 'B2', 'B3', 'B7', 'N1', 'N2', 'Old hive'])).toBe('B1-B3, B7, N1-N2, Old hive');
+    expect(asAsked(['B1', 'B2', 'B3', 'B7', 'N1', 'N2', 'Old hive'])).toBe('B1-B3, B7, N1-N2, "Old hive"');
     expect(asAsked(['B08', 'B09', 'B9', 'B10'])).toBe('B08, B09, B9-B10');
     expect(asAsked([])).toBe('');
-    const all = Array.from({ length: 30 }, (_, at) => `${at % 3 === 0 ? 'N' : 'B'}${1 + Math.floor(at / 2)}`);
+    const all = [
+      ...Array.from({ length: 30 }, (_, at) => `${at % 3 === 0 ? 'N' : 'B'}${1 + Math.floor(at / 2)}`),
+      ...['Blue', 'Blue 2', 'Old, by the road', 'B', '7', 'Ä1'],
+    ];
     fc.assert(
       fc.property(fc.subarray(all, { minLength: 1 }), (some) => {
         const only = asAsked(some);
