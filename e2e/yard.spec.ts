@@ -311,3 +311,21 @@ test('boxes are chosen on the map by a line around them or one by one, and enter
   await expect(page.getByLabel('Only')).toHaveValue('B1-B2');
   await expect(page.getByRole('listitem').filter({ hasText: /^B[125]/ })).toHaveCount(5);
 });
+
+test('a page of the past that does not come is not asked for all the time, and what has come is said to be so far', async ({
+  page,
+}) => {
+  let failed = 0;
+  await page.route('**/api/yards/*/log?*after=*', (route) => {
+    failed += 1;
+    return route.fulfill({ status: 500, contentType: 'application/json', body: '{}' });
+  });
+  await page.goto('/yard?view=map&on=2026-05-20');
+  await expect(page.getByText(/\d+ boxes so far/)).toBeVisible();
+  await expect.poll(() => failed).toBeGreaterThan(0);
+  await page.waitForTimeout(3_000);
+  expect(failed).toBeLessThan(3);
+  await page.unroute('**/api/yards/*/log?*after=*');
+  await page.getByRole('button', { name: 'Show more boxes' }).click();
+  await expect(page.getByText(/^17 boxes · /)).toBeVisible();
+});

@@ -88,12 +88,20 @@ export { type SeasonYear, seasonYear, seasonYearOf } from './calendar/seasonYear
 export { showDay, showTime, showWindow, withoutYear } from './calendar/showDay.ts';
 export { clockBySun, type SunPlace, sunset } from './calendar/sunClock.ts';
 export { boardNames } from './carpentry/boardPieces.ts';
+export { SHEETS as sheetsCaution } from './carpentry/cautions.ts';
 export { fileName } from './carpentry/fileName.ts';
 export { fittingNames } from './carpentry/fittings.ts';
 export { parts, partsProblems } from './carpentry/parts.ts';
 export { bedProblem, printedSolids, printerFor, printPlan, usualPrinter } from './carpentry/print.ts';
 export { equipmentProblem, readyFrames, spareCombWords } from './carpentry/register.ts';
-export { type LikeSheets, likeSheets, type SawStep, sawSteps, sawWords } from './carpentry/sawing.ts';
+export {
+  type LikeSheets,
+  letterOf,
+  likeSheets,
+  type SawStep,
+  sawSteps,
+  sawWords,
+} from './carpentry/sawing.ts';
 export {
   boxesPerSheet,
   costOf,

@@ -1,5 +1,5 @@
 import type { NestedSheet } from '@yellow-cell/contract';
-import { type SawStep, sawWords, showLengthBare } from '@yellow-cell/core';
+import { letterOf, type SawStep, sawWords, showLengthBare } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useUnits } from '../app/units.ts';
 
@@ -37,7 +37,6 @@ export function SheetDrawing({ sheet, count, steps }: SheetDrawingProps) {
           strokeWidth={1.4 * scale}
         />
         {placements.map(({ name, x_mm, y_mm, width_mm: w, height_mm: h }) => {
-          const letter = name.includes(': ') ? (name.split(': ')[1] ?? '') : name;
           const size = Math.min(15 * scale, Math.min(w, h) * 0.7);
           const measures = `${figure(w)} × ${figure(h)}`;
           const isSized = w > measures.length * 6 * scale && h > 34 * scale;
@@ -64,7 +63,7 @@ export function SheetDrawing({ sheet, count, steps }: SheetDrawingProps) {
                   fill="var(--ink)"
                   pointerEvents="none"
                 >
-                  {letter.split(' ')[0]}
+                  {letterOf(name)}
                 </text>
               )}
               {isSized && (

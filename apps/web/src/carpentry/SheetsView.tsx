@@ -11,7 +11,9 @@ import {
   type SheetGroup,
   sawSteps,
   sheetGroups,
+  sheetsCaution,
   showLength,
+  showLengthBare,
   type Wanted,
   worthKeeping,
 } from '@yellow-cell/core';
@@ -35,6 +37,7 @@ interface SheetsViewProps {
 
 /** Parts of any number of boxes, of one or several designs, laid on sheets: what to buy, and in which order to saw. */
 export function SheetsView({ own, joint, workshop, constants }: SheetsViewProps) {
+  const units = useUnits();
   const [others, setOthers] = useState<readonly Other[]>([]);
   const { data: designs = [] } = useQuery(designsQuery);
   const fetched = useQueries({ queries: others.map(({ id }) => designQuery(id)), combine: designsOf });
@@ -73,7 +76,7 @@ export function SheetsView({ own, joint, workshop, constants }: SheetsViewProps)
           </button>
         )}
         <p className="ml-auto text-soft">
-          Saw cut {workshop.kerf_mm} mm.{' '}
+          Saw cut {showLength(workshop.kerf_mm, units)}.{' '}
           <Link className="underline" to="/workshop">
             Stock and prices
           </Link>
@@ -85,6 +88,7 @@ export function SheetsView({ own, joint, workshop, constants }: SheetsViewProps)
           {known.length < groups.length ? ', without those whose price is not known' : ''}.
         </p>
       )}
+      <p className="mt-2 text-sm text-danger">{sheetsCaution}</p>
       <CutNow groups={groups} found={found} constants={constants} ready={working === 0} />
       {groups.map((group) => (
         <Group
@@ -196,7 +200,9 @@ function Group({ group, answer, boxes, alone, currency, constants }: GroupProps)
           {kept.length > 0 &&
             `Offcuts worth keeping: ${kept
               .slice(0, 4)
-              .map(({ width_mm, height_mm }) => `${Math.round(width_mm)} × ${Math.round(height_mm)}`)
+              .map((each) =>
+                [each.width_mm, each.height_mm].map((mm) => showLengthBare(mm, units)).join(' × '),
+              )
               .join(', ')}${kept.length > 4 ? ` and ${kept.length - 4} more` : ''}. `}
           {alone &&
             (perSheet === undefined ? (

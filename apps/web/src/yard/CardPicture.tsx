@@ -1,6 +1,6 @@
-import { isEntrance, roomShare } from '@yellow-cell/core';
+import { roomShare } from '@yellow-cell/core';
 import { BoxShapes } from '../drawing/BoxShapes.tsx';
-import { MarkSign } from '../drawing/MarkSign.tsx';
+import { EntranceArrows } from '../drawing/EntranceArrows.tsx';
 import { centreOf, rectOf, standing } from '../drawing/place.ts';
 import { SharedSign, StatusSign } from '../drawing/StatusSign.tsx';
 import type { BoxView } from './useYard.ts';
@@ -57,26 +57,7 @@ export function CardPicture({ view: { drawing, model, compartments } }: { view: 
           </g>
         );
       })}
-      {model.openings.filter(isEntrance).map(({ id, opening, x, y }) => {
-        const hole = placing.rect(rectOf(x, y));
-        const { x: cx, y: cy } = centreOf(hole);
-        const [dx, dy, turn] = {
-          front: [0, hole.height / 2, -90],
-          back: [0, -hole.height / 2, 90],
-          left: [-hole.width / 2, 0, 0],
-          right: [hole.width / 2, 0, 180],
-        }[opening.side] as [number, number, number];
-        return (
-          <g key={id} transform={`translate(${cx + dx} ${cy + dy}) rotate(${turn})`}>
-            <path d="M-12 -5V5L-2 0Z" fill="var(--ink)" />
-            {opening.mark && (
-              <g transform={`translate(-23 0) rotate(${-turn})`}>
-                <MarkSign mark={opening.mark} />
-              </g>
-            )}
-          </g>
-        );
-      })}
+      <EntranceArrows model={model} placing={placing} marked />
     </svg>
   );
 }

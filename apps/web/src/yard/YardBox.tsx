@@ -1,16 +1,9 @@
 import type { BoxState } from '@yellow-cell/contract';
-import {
-  type Compartment,
-  isDue,
-  isEntrance,
-  roleSign,
-  roomShare,
-  showDay,
-  statusLine,
-} from '@yellow-cell/core';
+import { type Compartment, isDue, roleSign, roomShare, showDay, statusLine } from '@yellow-cell/core';
 import { type KeyboardEvent, type MouseEvent, memo } from 'react';
 import { useSay } from '../app/units.ts';
 import { BoxShapes } from '../drawing/BoxShapes.tsx';
+import { EntranceArrows } from '../drawing/EntranceArrows.tsx';
 import { centreOf, rectOf, standing } from '../drawing/place.ts';
 import { SharedSign, StatusSign } from '../drawing/StatusSign.tsx';
 import type { BoxView, CompartmentView } from './useYard.ts';
@@ -77,7 +70,7 @@ export const YardBox = memo(function YardBox(props: YardBoxProps) {
             }}
           />
         </g>
-        <Entrances view={view} />
+        <EntranceArrows model={model} placing={placing} />
         {compartments.map((compartment, index) => {
           const room = model.compartments[index];
           if (!room) return null;
@@ -189,29 +182,6 @@ function Room({ view, compartment, area, turn, isTabbed, chosen, onChoose }: Roo
       </g>
     </g>
   );
-}
-
-/** Small arrows outside the wall where bees fly in. */
-export function Entrances({ view: { model, drawing } }: { view: BoxView }) {
-  const placing = standing(BOX_SCALE, drawing);
-  return model.openings.filter(isEntrance).map(({ id, opening, x, y }) => {
-    const hole = placing.rect(rectOf(x, y));
-    const { x: cx, y: cy } = centreOf(hole);
-    const [dx, dy, turn] = {
-      front: [0, hole.height / 2, -90],
-      back: [0, -hole.height / 2, 90],
-      left: [-hole.width / 2, 0, 0],
-      right: [hole.width / 2, 0, 180],
-    }[opening.side] as [number, number, number];
-    return (
-      <path
-        key={id}
-        d="M-12 -4.5V4.5L-3.5 0Z"
-        transform={`translate(${cx + dx} ${cy + dy}) rotate(${turn})`}
-        fill="var(--ink)"
-      />
-    );
-  });
 }
 
 function framesOfEmpty(compartments: readonly Compartment[], occupied: ReadonlySet<string>): Set<string> {

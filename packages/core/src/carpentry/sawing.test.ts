@@ -58,6 +58,7 @@ describe('sawing at a table saw', () => {
       const question = sawnApart(seed, 2, 16, KERF);
       for (const sheet of nest(question).sheets) {
         const steps = sawSteps(sheet, KERF);
+        expect(likeSheets([sheet, sheet])).toEqual([{ sheet, count: 2 }]);
         const used = steps.flatMap(({ cuts }) => cuts).sort((a, b) => a - b);
         expect(used).toEqual(sheet.cuts.map((_, index) => index));
         const given = steps.flatMap(({ pieces, gives }) =>
@@ -74,6 +75,17 @@ describe('sawing at a table saw', () => {
         }
       }
     }
+  });
+
+  it('names the design of a part where several lie on a sheet', () => {
+    const [sheet] = nest({
+      ...floors,
+      parts: [{ name: 'Two: ways: A Side', width_mm: 411, height_mm: 1_220, count: 1, turn: false }],
+    }).sheets;
+    const [step] = sheet ? sawSteps(sheet, KERF) : [];
+    expect(step && sawWords(step, figure)).toBe(
+      '2440 × 1220, across: fence 411, 1 cut. Gives 1 × A of Two: ways and 2026 × 1220 left.',
+    );
   });
 
   it('has nothing to saw of a sheet that is a part', () => {

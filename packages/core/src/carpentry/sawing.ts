@@ -1,4 +1,5 @@
 import type { NestedSheet, SawCut } from '@yellow-cell/contract';
+import { SAME_MM } from '../nest/block.ts';
 import { fillsRoom, halves, type Room } from '../nest/saw.ts';
 import { countOf, listOf } from '../say/words.ts';
 
@@ -25,7 +26,7 @@ export interface Fence {
 }
 /** What one piece of a step is sawn into. */
 export interface SawnPiece {
-  /** The letter of a part; a strip is sawn on, a rest is left. */
+  /** A part, by its letter; a strip is sawn on, a rest is left. */
   what: { part: string } | 'strip' | 'rest';
   width_mm: number;
   height_mm: number;
@@ -54,12 +55,12 @@ export function sawSteps(sheet: NestedSheet, kerf_mm: number): SawStep[] {
     const [only] = parts;
     if (!only) return { room, what: 'rest' };
     if (parts.length === 1 && fillsRoom(sizeOf(only), room))
-      return { room, what: { part: letterOf(only.name) } };
+      return { room, what: { part: partOf(only.name) } };
     const index = next++;
     const cut = sheet.cuts[index];
     if (!cut) return { room, what: 'rest' };
     const [low, high] = halves(room, cut.axis, cut.at_mm, kerf_mm);
-    const isLow = (part: (typeof parts)[number]) => endOf(part, cut.axis) <= cut.at_mm + SAME;
+    const isLow = (part: (typeof parts)[number]) => endOf(part, cut.axis) <= cut.at_mm + SAME_MM;
     const children = [
       ...(low ? [grow(low, parts.filter(isLow))] : []),
       ...(high
@@ -101,10 +102,13 @@ interface Piece {
   cuts?: number[];
 }
 
-const SAME = 1e-6;
 const round = (mm: number): number => Math.round(mm * 100) / 100;
-/** Of several designs on one sheet a name begins with its design. */
-const letterOf = (name: string): string => (name.split(': ').at(-1) ?? name).split(' ')[0] ?? name;
+/** The letter of a part on a sheet, whose name begins with its design where several lie on it. */
+export const letterOf = (name: string): string => (name.split(': ').at(-1) ?? name).split(' ')[0] ?? name;
+const partOf = (name: string): string => {
+  const design = name.split(': ').slice(0, -1).join(': ');
+  return design ? `${letterOf(name)} of ${design}` : letterOf(name);
+};
 const sizeOf = ({ x_mm, y_mm, width_mm, height_mm }: NestedSheet['placements'][number]) => ({
   kind: 0,
   x: x_mm,

@@ -3,19 +3,8 @@ import { deriveBox } from '../box/model.ts';
 import { bodiesOf, sheetsOf } from '../box/stack.ts';
 import type { Constants } from '../constants/registry.ts';
 import { capital } from '../say/words.ts';
+import { DUST, FINISH, GLASS, KNIFE, LIFT, PAINT, SAW } from './cautions.ts';
 import { parts as partsOf } from './parts.ts';
-
-/** Cautions where the work can hurt (handbook 10); local rules and trained practice come before any of this. */
-const SAW =
-  'Saws and routers: guard and riving knife on, push stick, eyes and ears covered, no gloves near a blade, nobody beside you talked to.';
-const DUST =
-  'Dust and plastic fumes: extraction or a mask; plastics are cut cool and never heated to smoking.';
-const KNIFE = 'Knives: away from the body, a rule with a guard, a sharp blade.';
-const GLASS = 'Glass: gloves and glasses, edges ground or taped, carried upright, film off last.';
-const FINISH =
-  'Finishes and wax: outside only, open air, no flame; hot wax is never left alone and never met with water.';
-const PAINT = 'Finishes: outside only, open air, no flame.';
-const LIFT = 'Lift with a straight back, or by two.';
 
 const quantity = (list: readonly BuildPart[]): string =>
   list.map(({ key, name, count }) => `${count} × ${key} ${name.toLowerCase()}`).join(', ');

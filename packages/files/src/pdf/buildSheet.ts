@@ -19,6 +19,7 @@ import {
   type SheetGroup,
   sawSteps,
   sawWords,
+  sheetsCaution,
 } from '@yellow-cell/core';
 import { machiningWords } from '../csv.ts';
 import { dimension, drawBox, drawPart, drawSheet } from './drawings.ts';
@@ -246,9 +247,10 @@ function sheetPages(paper: Paper, { sheets }: BuildSheet): void {
   paper.newPage();
   paper.heading('Sheets, with the order of cuts');
   paper.text(
-    'Numbers in circles are steps of the list below each sheet; the fence is set to what is cut off. Large sheets by two, or with a track saw first; push stick for strips, guard and riving knife on, nobody behind the blade.',
-    { size: 8, gap: 2 },
+    'Numbers in circles are steps of the list below each sheet; the fence is set to what is cut off.',
+    { size: 8, gap: 0.8 },
   );
+  paper.text(`Take care: ${sheetsCaution}`, { size: 8, bold: true, gap: 2 });
   for (const { group, nested, cost } of sheets) {
     const [first] = nested?.sheets ?? [];
     const tall = first

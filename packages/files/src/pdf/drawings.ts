@@ -1,5 +1,5 @@
 import type { BuildPart, NestedSheet } from '@yellow-cell/contract';
-import type { Drawing, SawStep, SignPiece, SignTone } from '@yellow-cell/core';
+import { type Drawing, letterOf, type SawStep, type SignPiece, type SignTone } from '@yellow-cell/core';
 import { type Paper, PT } from './paper.ts';
 
 const GREY = '#777';
@@ -240,7 +240,7 @@ export function drawSheet(
       .lineWidth(0.4)
       .rect(px(x_mm), py(y_mm + height_mm), (width_mm / scale) * PT, (height_mm / scale) * PT)
       .fillAndStroke('#efe2c4', '#333');
-    labelIn(paper, { x_mm, y_mm, width_mm, height_mm }, scale, px, py, name.split(' ')[0] ?? '');
+    labelIn(paper, { x_mm, y_mm, width_mm, height_mm }, scale, px, py, letterOf(name));
   }
   for (const rest of sheet.offcuts) labelIn(paper, rest, scale, px, py, '');
   steps.forEach(({ cuts }, step) => {
