@@ -185,6 +185,7 @@ export { quick, quickProblems } from './quick/quick.ts';
 export { readQuickLine } from './quick/quickLine.ts';
 export type { Chip, Choice, Unread } from './quick/reading.ts';
 export { type Random, seededRandom } from './random.ts';
+export { flightWords } from './reach/flightWords.ts';
 export {
   doorProblems,
   occupantProblems,

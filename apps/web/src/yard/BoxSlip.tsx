@@ -1,4 +1,4 @@
-import { compassPoint, countOf, showDay, showWindow, sideBearing, statusLine } from '@yellow-cell/core';
+import { compassPoint, countOf, flightWords, showDay, showWindow, statusLine } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
@@ -25,6 +25,10 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
   const { isToday } = useAsOf();
   const log = useLog();
   const { place } = box;
+  const flightOf = (room: number): string => {
+    const flight = place && flightWords(model.compartments[room]?.entrances ?? [], place.bearing_deg);
+    return flight ? ` · ${flight}` : '';
+  };
   const holdsBees = compartments.some(({ colony }) => colony);
   return (
     <>
@@ -63,10 +67,7 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
               </span>
               <span className="block text-sm text-soft">
                 {countOf(compartment.frames, 'frame')}
-                {place &&
-                  sidesOf(model.compartments[index]?.entrances).map(
-                    (side) => ` · flies ${compassPoint(sideBearing(place.bearing_deg, side))}`,
-                  )}
+                {flightOf(index)}
                 {compartment.due.length === 0 &&
                   compartment.first &&
                   ` · ${compartment.first.title}, ${say(showWindow(compartment.first.from, compartment.first.to, view.on))}`}
@@ -113,8 +114,3 @@ export function BoxSlip({ view, boxView }: { view: YardView; boxView: BoxView })
     </>
   );
 }
-
-/** The sides that a compartment flies to, each once. */
-const sidesOf = (entrances: BoxView['model']['compartments'][number]['entrances'] = []) => [
-  ...new Set(entrances.map(({ opening }) => opening.side)),
-];

@@ -3,10 +3,10 @@ import type { Yard } from '@yellow-cell/contract';
 import {
   compassPoint,
   countOf,
+  flightWords,
   markWords,
   showDay,
   showWindow,
-  sideBearing,
   statusLine,
 } from '@yellow-cell/core';
 import { Printer } from 'lucide-react';
@@ -102,7 +102,7 @@ function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
         {compartments.map((compartment, index) => {
           const entrances = model.compartments[index]?.entrances ?? [];
           const marks = entrances.flatMap(({ opening: { mark } }) => (mark ? [markWords(mark)] : []));
-          const sides = [...new Set(entrances.map(({ opening: { side } }) => side))];
+          const flight = box.place && flightWords(entrances, box.place.bearing_deg);
           return (
             <li key={compartment.position} className="border-t border-hairline py-1">
               <p className="text-lg leading-tight">
@@ -111,9 +111,7 @@ function Card({ view, boxView }: { view: YardView; boxView: BoxView }) {
               </p>
               <span className="block">
                 {countOf(compartment.frames, 'frame')}
-                {box.place && sides.length > 0
-                  ? `, flies ${sides.map((side) => compassPoint(sideBearing(box.place?.bearing_deg ?? 0, side))).join(' and ')}`
-                  : ''}
+                {flight ? `, ${flight}` : ''}
                 {marks.length > 0 ? `, mark: ${[...new Set(marks)].join(', ')}` : ''}
               </span>
               {(compartment.due.length > 0

@@ -111,7 +111,7 @@ export function StockForm({ view, boxView, compartment, send, onCancel }: FormPr
           <option value="unknown">not known</option>
         </SelectField>
       )}
-      <Check label="Eggs or young larvae among it" checked={openBrood} onChange={setOpenBrood} />
+      <Check tall label="Eggs or young larvae among it" checked={openBrood} onChange={setOpenBrood} />
       <p className="mb-2 text-sm text-soft">
         {queen === 'none'
           ? 'No old queen; keep it shut on vent and cool for one to three days, fed.'

@@ -3,7 +3,9 @@ import {
   type BoxView,
   type CompartmentView,
   compassPoint,
+  countOf,
   type Day,
+  flightWords,
   isDue,
   isEntrance,
   MARK_PLATE,
@@ -15,7 +17,6 @@ import {
   sharedSign,
   showDay,
   showWindow,
-  sideBearing,
   statusLine,
   statusSigns,
   walkingOrder,
@@ -48,7 +49,7 @@ export async function yardPaperPdf(yardPaper: YardPaper): Promise<Uint8Array> {
 }
 
 /** Sizes of a card in mm. */
-const CARD = { gap: 4, inset: 3, code: 26, edge: 8, left: 78, room: 14, write: 6 } as const;
+const CARD = { gap: 4, inset: 3, code: 26, edge: 8, left: 78, room: 13.4, write: 5.2 } as const;
 const CARDS_ON_PAGE = 3;
 
 /** Three cards on a page, to be cut apart: at the left its name, code and picture; at the right every compartment with a line to write on. */
@@ -114,6 +115,7 @@ function rooms(paper: Paper, view: BoxView, x: number, end: number, on: Day): vo
       gap: 0.3,
     });
     paper.text(lineOf(view, compartment, index, on), { size: 10, x, width });
+    if (paper.y + CARD.write - 1 > end) continue;
     paper.y += CARD.write - 1;
     line();
     paper.y += 1.5;
@@ -149,27 +151,14 @@ function picture(
     const room = model.compartments[index];
     if (!room) return;
     const area = roomShare(at(room.x, room.block.y), model.compartments, index);
-    const sign = Math.min(7.2, area.width * 0.9);
+    const sign = Math.min(7.2, area.width * 0.9, area.height * 0.55);
     const [cx, cy] = [area.x + area.width / 2, area.y + area.height / 2 - sign / 2];
     pdf
       .lineWidth(0.4)
       .circle(cx * PT, cy * PT, (sign / 2) * PT)
       .fillAndStroke('#fff', '#777');
     signAt(paper, signOf(compartment), cx, cy, sign * 0.78);
-    pdf.font('bold').fontSize(NAME_PT);
-    const named = pdf.widthOfString(compartment.name) / PT + 1;
-    // Along the combs, where across there is no room for it.
-    const lies = named > area.width;
-    const middle = cy + sign / 2 + 0.8 + (lies ? named : NAME_MM) / 2;
-    pdf
-      .save()
-      .translate(cx * PT, middle * PT)
-      .rotate(lies ? -90 : 0)
-      .rect((-named / 2) * PT, (-NAME_MM / 2) * PT, named * PT, NAME_MM * PT)
-      .fill('#fff')
-      .fillColor('#111')
-      .text(compartment.name, (0.5 - named / 2) * PT, (0.5 - NAME_MM / 2) * PT, { lineBreak: false })
-      .restore();
+    nameUnder(paper, compartment.name, cx, cy + sign / 2, area);
   });
   for (const { opening, x: across, y: along } of model.openings.filter(isEntrance)) {
     const hole = at(across, along);
@@ -192,9 +181,35 @@ function picture(
   }
 }
 
-/** A name in the picture. */
-const NAME_PT = 9;
-const NAME_MM = 4;
+/** A name in the picture is no larger than this, and where it would be smaller than the other it is left to the list beside. */
+const NAME_PT = { most: 9, least: 5.5 };
+
+/** The name of a room below its sign, across it or along its combs, whichever has more room. */
+function nameUnder(
+  { pdf }: Paper,
+  name: string,
+  x: number,
+  y: number,
+  area: { y: number; width: number; height: number },
+): void {
+  const left = area.y + area.height - y - 1;
+  const wide = pdf.font('bold').fontSize(1).widthOfString(name) / PT;
+  const fits = { across: Math.min((area.width - 0.6) / wide, (left / 1.3) * PT), along: left / wide };
+  const lies = fits.along > fits.across;
+  const size = Math.min(NAME_PT.most, Math.max(fits.across, fits.along));
+  if (size < NAME_PT.least) return;
+  const [long, high] = [wide * size + 0.8, (size / PT) * 1.15];
+  pdf
+    .fontSize(size)
+    .save()
+    .translate(x * PT, (y + 0.5 + (lies ? long : high) / 2) * PT)
+    .rotate(lies ? -90 : 0)
+    .rect((-long / 2) * PT, (-high / 2) * PT, long * PT, high * PT)
+    .fill('#fff')
+    .fillColor('#111')
+    .text(name, (0.4 - long / 2) * PT, (-high / 2) * PT, { lineBreak: false })
+    .restore();
+}
 
 /** Away from the box, on paper, where y grows downwards. */
 const OUTWARDS = { front: [0, 1], back: [0, -1], left: [-1, 0], right: [1, 0] } as const;
@@ -208,13 +223,10 @@ const workOf = ({ due, first }: CompartmentView, on: Day): string[] =>
 function lineOf({ box, model }: BoxView, compartment: CompartmentView, index: number, on: Day): string {
   const { frames } = compartment;
   const entrances = model.compartments[index]?.entrances ?? [];
-  const flies = [...new Set(entrances.map(({ opening: { side } }) => side))].map((side) =>
-    compassPoint(sideBearing(box.place?.bearing_deg ?? 180, side)),
-  );
   const marks = [...new Set(entrances.flatMap(({ opening: { mark } }) => (mark ? [markWords(mark)] : [])))];
   return [
-    `${frames} frames`,
-    flies.length > 0 ? `flies ${flies.join(' and ')}` : '',
+    countOf(frames, 'frame'),
+    (box.place && flightWords(entrances, box.place.bearing_deg)) ?? '',
     marks.length > 0 ? `mark: ${marks.join(', ')}` : '',
     ...workOf(compartment, on),
   ]
@@ -266,11 +278,7 @@ function dayList(paper: Paper, { boxes, yard, on }: YardPaper): void {
         paper.text(`${name}: ${work.title}`, { bold: true, x, gap: 0 });
         paper.text(
           `${statusLine(compartment, on)}. ${withoutYear(work.reason, on)} ${work.to < on ? `Overdue since ${showDay(work.to, on)}.` : `By ${showDay(work.to, on)}.`}`,
-          {
-            size: 7.5,
-            x,
-            gap: 4,
-          },
+          { size: 9, x, gap: 4 },
         );
         paper.pdf
           .lineWidth(0.3)
@@ -283,9 +291,7 @@ function dayList(paper: Paper, { boxes, yard, on }: YardPaper): void {
   }
   paper.text(
     'Veil and gloves; whoever has reacted to stings keeps away or works under a doctor’s advice. Two people over 20 kg.',
-    {
-      size: 7.5,
-    },
+    { size: 9 },
   );
 }
 
@@ -317,6 +323,8 @@ function plan(paper: Paper, { boxes, yard, on }: YardPaper): void {
     const x = MARGIN_MM + BOX_SIDE_MM + (place.east_m - west) * scale;
     const y = top + (north - place.north_m) * scale;
     const half = BOX_SIDE_MM / 2;
+    const turn = (place.bearing_deg * Math.PI) / 180;
+    const reach = half * (Math.abs(Math.sin(turn)) + Math.abs(Math.cos(turn)));
     const { pdf } = paper;
     pdf.save().rotate(place.bearing_deg - 180, { origin: [x * PT, y * PT] });
     pdf
@@ -336,7 +344,7 @@ function plan(paper: Paper, { boxes, yard, on }: YardPaper): void {
     const due = compartments.filter(isDue).length;
     const words = `stand ${place.stand}${due > 0 ? `, ${due} due` : ''}`;
     const under = pdf.widthOfString(words) / PT;
-    pdf.text(words, (x - under / 2) * PT, (y + half + 2.5) * PT, { lineBreak: false });
+    pdf.text(words, (x - under / 2) * PT, (y + reach + 1.5) * PT, { lineBreak: false });
   }
   paper.y = paper.bottom;
 }
