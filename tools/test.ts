@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -15,20 +15,35 @@ interface Count {
 }
 interface Step {
   name: string;
-  run: () => Count;
+  run: () => Count | Promise<Count>;
 }
 
 const bin = (name: string): string => join(root, 'node_modules', '.bin', name);
 const reports = mkdtempSync(join(tmpdir(), 'yellow-cell-reports-'));
 
-/** A command that passes or fails as a whole. */
-const check = (name: string, command: string, ...args: string[]): Step => ({
+type Command = readonly [name: string, command: string, ...args: string[]];
+
+/** Commands that pass or fail as a whole, side by side: each keeps one processor busy and the others waiting. */
+const checks = (name: string, commands: readonly Command[]): Step => ({
   name,
-  run: () =>
-    spawnSync(command, args, { cwd: root, stdio: 'inherit' }).status === 0
-      ? { passed: 1, failed: 0 }
-      : { passed: 0, failed: 1 },
+  run: async () => {
+    const passed = await Promise.all(commands.map(passes));
+    return { passed: passed.filter(Boolean).length, failed: passed.filter((each) => !each).length };
+  },
 });
+
+/** Runs a command, and prints at its end what it said. */
+const passes = ([name, command, ...args]: Command): Promise<boolean> =>
+  new Promise((done) => {
+    const said: Buffer[] = [];
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    for (const out of [child.stdout, child.stderr]) out.on('data', (some: Buffer) => said.push(some));
+    child.on('error', (error) => said.push(Buffer.from(String(error))));
+    child.on('close', (status) => {
+      console.log(`${name}: ${status === 0 ? 'passed' : 'FAILED'}\n${Buffer.concat(said)}`);
+      done(status === 0);
+    });
+  });
 
 /** Test files of a project; all of them, or those whose names hold `only`. */
 const vitest = (project: string, name = project, only?: string): Step => ({
@@ -84,10 +99,12 @@ function counted(status: number | null, read: () => Count): Count {
 }
 
 const steps: readonly Step[] = [
-  check('types', bin('tsc'), '-b'),
-  check('lint', bin('biome'), 'ci', '--error-on-warnings', '.'),
-  check('layers', process.execPath, '--import', 'tsx', 'tools/layers.ts'),
-  check('unused', bin('knip')),
+  checks('checks', [
+    ['types', bin('tsc'), '-b'],
+    ['lint', bin('biome'), 'ci', '--error-on-warnings', '.'],
+    ['layers', process.execPath, '--import', 'tsx', 'tools/layers.ts'],
+    ['unused', bin('knip')],
+  ]),
   vitest('unit'),
   vitest('screens'),
   vitest('store'),
@@ -110,7 +127,7 @@ await main(async () => {
   for (const { name, run } of chosen) {
     const started = Date.now();
     console.log(`\n── ${name}`);
-    const { passed, failed } = run();
+    const { passed, failed } = await run();
     console.log(
       `── ${name}: ${failed === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(1)} s`,
     );

@@ -40,7 +40,7 @@ function storyBy(seed: number): Entry[] {
 }
 
 describe('going on from the boxes as they stand', () => {
-  it.each([1, 2, 3])('gives the rows that the whole story gives, told anew (%i)', async (seed) => {
+  it.each([1, 2])('gives the rows that the whole story gives, told anew (%i)', async (seed) => {
     const story = storyBy(seed);
     for (const each of story) await logEntries(server.context, [each], true);
     const live = await rows();
@@ -49,7 +49,7 @@ describe('going on from the boxes as they stand', () => {
     expect(await rows()).toEqual(live);
   });
 
-  it.each([11, 12, 13])(
+  it.each([11, 12])(
     'gives them too where entries arrive late, in parcels and any order, and some are taken back or put right (%i)',
     async (seed) => {
       const random = seededRandom(seed * 31);

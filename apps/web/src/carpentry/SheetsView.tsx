@@ -1,12 +1,10 @@
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useMutation, useQueries, useQuery } from '@tanstack/react-query';
 import type { Design, DesignSummary, Joint, NestAnswer, Workshop } from '@yellow-cell/contract';
 import {
-  boxesPerSheet,
   type Constants,
   costOf,
   countOf,
   likeSheets,
-  nest,
   parts,
   type SheetGroup,
   sawSteps,
@@ -26,7 +24,7 @@ import { Stepper } from '../parts/Stepper.tsx';
 import { CutNow } from './CutNow.tsx';
 import { MATERIALS } from './materials.ts';
 import { SheetDrawing } from './SheetDrawing.tsx';
-import { useNesting } from './useNesting.ts';
+import { boxesOfOneSheet, useNesting } from './useNesting.ts';
 
 interface SheetsViewProps {
   own: Wanted;
@@ -181,7 +179,7 @@ interface GroupProps {
 
 function Group({ group, answer, boxes, alone, currency, constants }: GroupProps) {
   const units = useUnits();
-  const [perSheet, setPerSheet] = useState<number>();
+  const perSheet = useMutation({ mutationFn: () => boxesOfOneSheet(group, boxes) });
   const kept = answer ? worthKeeping(answer, constants) : [];
   const cost = answer ? costOf(group, answer) : null;
   return (
@@ -205,17 +203,19 @@ function Group({ group, answer, boxes, alone, currency, constants }: GroupProps)
               )
               .join(', ')}${kept.length > 4 ? ` and ${kept.length - 4} more` : ''}. `}
           {alone &&
-            (perSheet === undefined ? (
+            (perSheet.data === undefined ? (
               <button
                 type="button"
                 className="underline"
-                onClick={() => setPerSheet(boxesPerSheet(group, boxes, nest))}
+                disabled={perSheet.isPending}
+                onClick={() => perSheet.mutate()}
               >
-                How many boxes does one sheet give?
+                {perSheet.isPending ? 'Trying…' : 'How many boxes does one sheet give?'}
               </button>
             ) : (
-              <strong>
-                One sheet gives {perSheet === 0 ? 'no whole box' : `${countOf(perSheet, 'box', 'boxes')}`}.
+              <strong role="status">
+                One sheet gives{' '}
+                {perSheet.data === 0 ? 'no whole box' : countOf(perSheet.data, 'box', 'boxes')}.
               </strong>
             ))}
         </p>

@@ -1,8 +1,8 @@
 import type { NestAnswer, NestQuestion } from '@yellow-cell/contract';
-import { nestRounds } from '@yellow-cell/core';
+import { boxesPerSheet, nestRounds, type SheetGroup } from '@yellow-cell/core';
 import { expose } from 'comlink';
 
-/** One nesting, told as it gets better; the page ends the worker to stop it. */
+/** One nesting, told as it gets better, and how many boxes one sheet gives; the page ends the worker to stop it. */
 const nester = {
   nest(question: NestQuestion, tell: (found: NestAnswer, done: boolean) => void): void {
     let best: NestAnswer | undefined;
@@ -12,6 +12,7 @@ const nester = {
     }
     if (best) tell(best, true);
   },
+  perSheet: (group: SheetGroup, boxes: number): number => boxesPerSheet(group, boxes, nestRounds),
 };
 export type NestWorker = typeof nester;
 expose(nester);

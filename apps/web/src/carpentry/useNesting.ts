@@ -19,8 +19,7 @@ export function useNesting(groups: readonly SheetGroup[]): Nesting {
   useEffect(() => {
     const asked = groups.filter(({ question }) => question);
     if (stopped || asked.length === 0) return undefined;
-    const worker = new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' });
-    const nester = wrap<NestWorker>(worker);
+    const { worker, nester } = newNester();
     let wanted = true;
     setTold({ of: groups, found: new Map(), left: asked.length });
     const run = async () => {
@@ -49,6 +48,21 @@ export function useNesting(groups: readonly SheetGroup[]): Nesting {
     working: stopped || !current ? 0 : told.left,
     stop: useCallback(() => setStoppedFor(groups), [groups]),
   };
+}
+
+function newNester() {
+  const worker = new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' });
+  return { worker, nester: wrap<NestWorker>(worker) };
+}
+
+/** Boxes that one sheet of a group gives: what does not fit is searched for to the end, so it is asked beside the page. */
+export async function boxesOfOneSheet(group: SheetGroup, boxes: number): Promise<number> {
+  const { worker, nester } = newNester();
+  try {
+    return await nester.perSheet(group, boxes);
+  } finally {
+    worker.terminate();
+  }
 }
 
 interface Told {

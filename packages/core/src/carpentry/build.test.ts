@@ -4,7 +4,7 @@ import { deriveBox } from '../box/model.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { familyDesign, observation } from '../families/build.ts';
 import { families } from '../families/families.ts';
-import { nest } from '../nest/nest.ts';
+import { nest, nestRounds } from '../nest/nest.ts';
 import { parts } from './parts.ts';
 import { bedProblem, printerFor, printPlan, usualPrinter } from './print.ts';
 import { boxesPerSheet, costOf, sheetGroups, worthKeeping } from './sheets.ts';
@@ -59,7 +59,7 @@ describe('a cut list', () => {
     expect(costOf(group, answer)).toBe(40 * answer.sheets.length);
     const [unpriced] = sheetGroups(wanted(2), stock, 3);
     expect(unpriced && costOf(unpriced, answer)).toBeNull();
-    const per = boxesPerSheet(group, 2, nest);
+    const per = boxesPerSheet(group, 2, nestRounds);
     const whole = (boxes: number) => {
       const [again] = sheetGroups(wanted(boxes), stock, 3);
       return again?.question ? nest(again.question).sheets.length : 0;

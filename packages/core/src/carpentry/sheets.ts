@@ -151,16 +151,17 @@ export const worthKeeping = (
 
 /** How many boxes one sheet gives of each of a design's groups: as many as a sheet still takes whole. */
 export function boxesPerSheet(
-  group: SheetGroup,
+  { question }: SheetGroup,
   boxes: number,
-  nest: (question: NestQuestion) => NestAnswer,
+  nestings: (question: NestQuestion) => Iterable<NestAnswer>,
 ): number {
-  const { question } = group;
   if (!question) return 0;
   const { offcuts: _, ...bare } = question;
-  const forBoxes = (count: number): boolean =>
-    nest({ ...bare, parts: bare.parts.map((part) => ({ ...part, count: (part.count / boxes) * count })) })
-      .sheets.length <= 1;
+  const forBoxes = (count: number): boolean => {
+    const parts = bare.parts.map((part) => ({ ...part, count: (part.count / boxes) * count }));
+    for (const { sheets } of nestings({ ...bare, parts })) if (sheets.length <= 1) return true;
+    return false;
+  };
   const area = bare.parts.reduce(
     (sum, part) => sum + part.width_mm * part.height_mm * (part.count / boxes),
     0,
