@@ -1,6 +1,7 @@
 import { type Browser, type CDPSession, chromium, type Page } from '@playwright/test';
 import { chromiumFlags, chromiumPath } from '../chromium.ts';
 import type { Stage } from '../stage.ts';
+import { answerFigures } from './answers.ts';
 import type { Figure } from './figure.ts';
 
 const SCRIPT_KB = 200;
@@ -16,6 +17,7 @@ export async function webFigures(stage: Stage): Promise<Figure[]> {
       ...(await slowPhoneFigures(browser, stage)),
       await offlineFigure(browser, stage),
       await dragFigure(browser, stage),
+      ...(await answerFigures(browser, stage)),
     ];
   } finally {
     await browser.close();

@@ -24,7 +24,7 @@ createRoot(root).render(
   <StrictMode>
     <ErrorBoundary FallbackComponent={ErrorScreen}>
       <QueryClientProvider client={queries}>
-        <BrowserRouter>
+        <BrowserRouter useTransitions={false}>
           <Addresses />
         </BrowserRouter>
       </QueryClientProvider>

@@ -1,6 +1,6 @@
 import { countOf } from '@yellow-cell/core';
 import { CloudOff, CloudUpload } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { useSilentSince } from './connection.ts';
 import { isOvertaken, useUnanswered } from './outbox.ts';
 
@@ -10,7 +10,7 @@ const LATE_MS = 1_500;
  * That the server is silent, or is waited for: in the head of the page, where its coming and going moves nothing under
  * a thumb that is at work below.
  */
-export function Connection() {
+export const Connection = memo(function Connection() {
   const waiting = useUnanswered();
   const late = useLate(waiting[0]?.id);
   const silentSince = useSilentSince();
@@ -54,7 +54,7 @@ export function Connection() {
       </div>
     </details>
   );
-}
+});
 
 /** Whether one and the same entry has waited for a while; a quick thumb alone is not late. */
 function useLate(oldest: string | undefined): boolean {

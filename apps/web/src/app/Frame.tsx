@@ -5,11 +5,12 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { DrawingDefs } from '../drawing/BoxShapes.tsx';
 import { ToastProvider, useUndo } from '../parts/Toast.tsx';
+import { useStable } from '../parts/useStable.ts';
 import { QuickLine } from '../quick/QuickLine.tsx';
 import { Ribbon } from '../ribbon/Ribbon.tsx';
 import { Connection } from './Connection.tsx';
 import { ErrorScreen } from './ErrorScreen.tsx';
-import { useAsOf } from './now.ts';
+import { ShownDay, useAsOf } from './now.ts';
 import { places } from './places.ts';
 import { sessionQuery } from './queries.ts';
 import { Standing } from './Standing.tsx';
@@ -29,9 +30,11 @@ export function Frame() {
       <DrawingDefs />
       <Suspense fallback={<Waiting />}>
         <InMeasures>
-          <ToastProvider>
-            <Desk />
-          </ToastProvider>
+          <ShownDay>
+            <ToastProvider>
+              <Desk />
+            </ToastProvider>
+          </ShownDay>
         </InMeasures>
       </Suspense>
     </>
@@ -54,7 +57,7 @@ function Waiting() {
     return () => clearTimeout(timer);
   }, []);
   return (
-    <p className="p-6 text-soft" role="status">
+    <p className="h-full bg-sheet p-6 text-soft" role="status">
       {slow ? 'The server does not answer yet. Trying again…' : 'Loading…'}
     </p>
   );
@@ -67,6 +70,7 @@ function Desk() {
   const { today, isToday, setOn, moveOn } = useAsOf();
   // On a phone the year is opened by the day that stands in its place.
   const [year, setYear] = useState(false);
+  const openYear = useStable(() => setYear(!year));
   const navigate = useNavigate();
   const { pathname, search } = useLocation();
   const { reset } = useQueryErrorResetBoundary();
@@ -113,7 +117,7 @@ function Desk() {
             </NavLink>
           ))}
         </nav>
-        <DatePill open={year} onOpen={() => setYear(!year)} />
+        <DatePill open={year} onOpen={openYear} />
         <Connection />
         <div className="flex items-center gap-1 max-sm:min-w-0 max-sm:flex-1 sm:pb-1.5">
           <QuickLine />

@@ -1,11 +1,12 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { countOf } from '@yellow-cell/core';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { useSetAside } from './outbox.ts';
 import { toSettleQuery } from './queries.ts';
 
 /** What a person has to decide: entries that the server did not take, and those that clash with what stands. */
-export function Standing() {
+export const Standing = memo(function Standing() {
   const setAside = useSetAside();
   const unsettled = useInfiniteQuery(toSettleQuery).data?.pages.at(-1)?.count ?? 0;
   return (
@@ -32,4 +33,4 @@ export function Standing() {
       )}
     </>
   );
-}
+});

@@ -1,4 +1,5 @@
 import { showDay } from '@yellow-cell/core';
+import { memo } from 'react';
 import { Link, NavLink, useLocation } from 'react-router';
 import { useAsOf } from './now.ts';
 import { places } from './places.ts';
@@ -27,7 +28,7 @@ export function ThumbBar({ kept }: { kept: string }) {
 }
 
 /** The day shown, in place of the year, which it opens. */
-export function DatePill({ open, onOpen }: { open: boolean; onOpen: () => void }) {
+export const DatePill = memo(function DatePill({ open, onOpen }: { open: boolean; onOpen: () => void }) {
   const say = useSay();
   const { on, isToday } = useAsOf();
   return (
@@ -41,4 +42,4 @@ export function DatePill({ open, onOpen }: { open: boolean; onOpen: () => void }
       {weekday(on)} {say(showDay(on, on))}
     </button>
   );
-}
+});

@@ -3,9 +3,9 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, render, screen } from '@testing-library/react';
 import type { Session, Yard } from '@yellow-cell/contract';
 import { Suspense } from 'react';
-import { MemoryRouter, Route, Routes } from 'react-router';
+import { MemoryRouter, Outlet, Route, Routes } from 'react-router';
 import { afterEach, expect, it } from 'vitest';
-import { useAsOf, useZone } from './now.ts';
+import { ShownDay, useAsOf } from './now.ts';
 
 const yards = [
   { id: 'vienna', zone: 'Europe/Vienna' },
@@ -14,10 +14,10 @@ const yards = [
 ] as Yard[];
 
 function Shown() {
-  const { today } = useAsOf();
+  const { today, zone } = useAsOf();
   return (
     <p>
-      {useZone()} {today}
+      {zone} {today}
     </p>
   );
 }
@@ -32,8 +32,17 @@ function at(path: string) {
       <MemoryRouter initialEntries={[path]}>
         <Suspense fallback="…">
           <Routes>
-            <Route path="/yard/:yard?" element={<Shown />} />
-            <Route path="/queen/:queen" element={<Shown />} />
+            {/* As in the frame of all places, which stands above what their addresses bear. */}
+            <Route
+              element={
+                <ShownDay>
+                  <Outlet />
+                </ShownDay>
+              }
+            >
+              <Route path="/yard/:yard?" element={<Shown />} />
+              <Route path="/queen/:queen" element={<Shown />} />
+            </Route>
           </Routes>
         </Suspense>
       </MemoryRouter>

@@ -6,7 +6,7 @@ import { useRef } from 'react';
 import { useToast } from '../parts/Toast.tsx';
 import { nextOnDevice } from './device.ts';
 import { newId } from './ids.ts';
-import { nowFrom, useAsOf, useZone } from './now.ts';
+import { nowFrom, useAsOf } from './now.ts';
 import { type Delivery, deliver } from './outbox.ts';
 import { sessionQuery } from './queries.ts';
 
@@ -33,8 +33,7 @@ export const withdrawal = (id: string): Draft => ({ kind: 'withdrawn', payload: 
 /** Logs entries as one act that can be undone; while another day is shown, they are entered for the end of that day. */
 export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<Delivery> {
   const { data: session, dataUpdatedAt } = useSuspenseQuery(sessionQuery);
-  const zone = useZone();
-  const { on, isToday } = useAsOf();
+  const { on, isToday, zone } = useAsOf();
   const toast = useToast();
   const { person } = session.settings;
   const last = useRef<{ act: string; at: number; delivery: Promise<Delivery> }>(undefined);

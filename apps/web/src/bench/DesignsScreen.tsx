@@ -8,6 +8,7 @@ import { designsQuery } from '../app/queries.ts';
 import { useUnits } from '../app/units.ts';
 import { BoxThumb } from '../drawing/BoxThumb.tsx';
 import { TextField } from '../parts/Field.tsx';
+import { Later } from '../parts/Later.tsx';
 
 /** All designs as small drawings at one scale. */
 export function DesignsScreen() {
@@ -39,25 +40,27 @@ export function DesignsScreen() {
           </div>
         )}
       </div>
-      <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-4">
-        <li>
-          <Link
-            to={`/bench/start${search}`}
-            className="flex h-full min-h-48 flex-col items-center justify-center gap-2 rounded-xl border-2 border-dashed border-soft bg-slip p-4 font-semibold hover:bg-glow"
-          >
-            <Plus size={28} aria-hidden />
-            New design
-            <span className="text-center text-sm font-normal text-soft">
-              From one of fifteen families, from a question, or from a file
-            </span>
-          </Link>
-        </li>
-        {shown.map((design) => (
-          <li key={design.id}>
-            <DesignCard design={design} search={search} />
+      <Later>
+        <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-4">
+          <li>
+            <Link
+              to={`/bench/start${search}`}
+              className="flex h-full min-h-48 flex-col items-center justify-center gap-2 rounded-xl border-2 border-dashed border-soft bg-slip p-4 font-semibold hover:bg-glow"
+            >
+              <Plus size={28} aria-hidden />
+              New design
+              <span className="text-center text-sm font-normal text-soft">
+                From one of fifteen families, from a question, or from a file
+              </span>
+            </Link>
           </li>
-        ))}
-      </ul>
+          {shown.map((design) => (
+            <li key={design.id}>
+              <DesignCard design={design} search={search} />
+            </li>
+          ))}
+        </ul>
+      </Later>
       {shown.length === 0 && designs.length > 0 && (
         <p className="mt-4 text-soft">No design is called “{wanted}”.</p>
       )}

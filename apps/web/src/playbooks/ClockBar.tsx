@@ -1,5 +1,5 @@
 import { AlarmClock } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { type Clock, useClocks } from './clocks.ts';
 import { lateWords, spanWords } from './clockWords.ts';
@@ -14,7 +14,7 @@ const WARN_MS = 10 * 60_000;
 const MOST = 3;
 
 /** What runs by the hour, wherever one is: in the page, in its title, and where allowed as a notification. */
-export function ClockBar() {
+export const ClockBar = memo(function ClockBar() {
   const now = useNow();
   const clocks = Object.values(useClocks())
     .flat()
@@ -43,7 +43,7 @@ export function ClockBar() {
       ))}
     </ul>
   );
-}
+});
 
 const isLate = ({ to }: Clock, now: string): boolean => to !== undefined && now > to;
 /** The next instant at which something changes, or the last that did. */

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useEffect, useRef, useState } from 'react';
 import { useKeys } from '../app/useKeys.ts';
 import { earlyKeysEnd } from './earlyKeys.ts';
 import { FIND, findLabel } from './find.ts';
@@ -9,7 +9,7 @@ import { setQuickText, useQuickText } from './quickText.ts';
 const QuickPanel = lazy(async () => ({ default: (await import('./QuickPanel.tsx')).QuickPanel }));
 
 /** One line to find things and to enter what was done (key `/`). It is there with the page and takes every key. */
-export function QuickLine() {
+export const QuickLine = memo(function QuickLine() {
   const typed = useQuickText();
   const [open, setOpen] = useState(false);
   const [unread, setUnread] = useState<readonly Span[]>([]);
@@ -100,7 +100,7 @@ export function QuickLine() {
       )}
     </search>
   );
-}
+});
 
 /** Behind the field: the same text, unseen but for the line under what was not understood. */
 function Underlined({ typed, spans, scrolled }: { typed: string; spans: readonly Span[]; scrolled: number }) {

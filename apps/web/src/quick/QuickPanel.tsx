@@ -5,7 +5,7 @@ import { type Ref, type RefObject, useEffect, useImperativeHandle, useMemo, useR
 import { useLocation, useNavigate } from 'react-router';
 import { useSilentSince } from '../app/connection.ts';
 import { newId } from '../app/ids.ts';
-import { useZone } from '../app/now.ts';
+import { useAsOf } from '../app/now.ts';
 import { designsQuery, searchQuery, yardsQuery } from '../app/queries.ts';
 import { useLog } from '../app/useLog.ts';
 import { inGuide } from '../guide/titles.ts';
@@ -44,7 +44,7 @@ export function QuickPanel({ ref, typed, input, entered, onUnread, onActive, onD
   const navigate = useNavigate();
   const { search } = useLocation();
   const quick = useQuickYardOnScreen();
-  const zone = useZone();
+  const { zone } = useAsOf();
   const found = useFound(typed.trim(), quick);
   const [at, setAt] = useState(-1);
   const choices = useRef<HTMLDivElement>(null);

@@ -1,9 +1,8 @@
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
 import { constantsWith, countOf, daysBetween, seasonYearOf, showDay } from '@yellow-cell/core';
-import { type KeyboardEvent, type PointerEvent, useMemo, useRef } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { type KeyboardEvent, memo, type PointerEvent, useMemo, useRef } from 'react';
 import { useAsOf } from '../app/now.ts';
-import { sessionQuery, yardsQuery, yearQuery } from '../app/queries.ts';
+import { sessionQuery, yearQuery } from '../app/queries.ts';
 import { useMeasures, useSay } from '../app/units.ts';
 import { weekday } from '../app/weekday.ts';
 import { useSize } from '../parts/useSize.ts';
@@ -16,20 +15,15 @@ const MARGIN = 20;
 const HEIGHT = 64;
 
 /** The year across the screen. Everything below it is as of the date that its handle stands on. */
-export function Ribbon() {
+export const Ribbon = memo(function Ribbon() {
   const say = useSay();
-  const { on, today, isToday, setOn, moveOn } = useAsOf();
+  const { on, today, isToday, place, setOn, moveOn } = useAsOf();
   const { data: session } = useSuspenseQuery(sessionQuery);
-  const { data: yards } = useSuspenseQuery(yardsQuery);
-  const [params] = useSearchParams();
-  // Winter names its yard behind its address.
-  const { yard = params.get('yard') ?? yards[0]?.id } = useParams();
   const [ref, { width }] = useSize<HTMLDivElement>({ width: 1280, height: HEIGHT });
   const { weekStart } = useMeasures();
-  const place = yards.find(({ id }) => id === yard);
   const season = seasonYearOf(on, place?.latitude_deg ?? 0);
   const { data } = useQuery({
-    ...yearQuery(String(season.year), yard ?? ''),
+    ...yearQuery(String(season.year), place?.id ?? ''),
     enabled: place !== undefined,
   });
   const scale = yearScale(season, MARGIN, width - MARGIN);
@@ -85,7 +79,7 @@ export function Ribbon() {
       )}
     </section>
   );
-}
+});
 
 function distance(today: string, on: string): string {
   const days = Math.abs(daysBetween(today, on));

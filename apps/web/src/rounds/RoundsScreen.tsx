@@ -1,6 +1,7 @@
 import { countOf } from '@yellow-cell/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { Later } from '../parts/Later.tsx';
 import { LotList } from './LotList.tsx';
 import { NextList } from './NextList.tsx';
 import { PlanForm } from './PlanForm.tsx';
@@ -59,7 +60,7 @@ export function RoundsScreen() {
             days, cells and rooms follow.
           </p>
         ) : (
-          <>
+          <Later>
             <div className="hidden sm:block">
               <SeasonSheet
                 rearing={rearing}
@@ -70,7 +71,7 @@ export function RoundsScreen() {
               />
             </div>
             <NextList rearing={rearing} onChoose={choose} />
-          </>
+          </Later>
         )}
       </section>
       <aside

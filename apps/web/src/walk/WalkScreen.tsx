@@ -8,6 +8,7 @@ import { Link, useParams } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
+import { Later } from '../parts/Later.tsx';
 import { Actions } from '../yard/Actions.tsx';
 import { DueLine } from '../yard/DueLine.tsx';
 import { RoomIcon } from '../yard/RoomIcon.tsx';
@@ -125,30 +126,32 @@ function AtBox({
           <div {...swipe()} className="touch-pan-y">
             <WalkBox boxView={boxView} />
           </div>
-          <FlyingHours view={view} rooms={compartments} />
-          {shown.map((room) => (
-            <RoomWork key={room.position} view={view} boxView={boxView} room={room} />
-          ))}
-          {due.length === 0 && !chosen && <p className="py-2">Nothing more is due in this box.</p>}
-          {others.length > 0 && (
-            <>
-              <h2 className="eyebrow">The other rooms</h2>
-              <ul>
-                {others.map((room) => (
-                  <li key={room.position} className="border-b border-hairline">
-                    <button
-                      type="button"
-                      className="flex min-h-12 w-full items-center gap-2 text-left"
-                      onClick={() => choose(box.id, room.bays[0])}
-                    >
-                      <RoomIcon room={room} />
-                      <strong>{room.name}</strong> <RoomWords room={room} />
-                    </button>
-                  </li>
-                ))}
-              </ul>
-            </>
-          )}
+          <Later>
+            <FlyingHours view={view} rooms={compartments} />
+            {shown.map((room) => (
+              <RoomWork key={room.position} view={view} boxView={boxView} room={room} />
+            ))}
+            {due.length === 0 && !chosen && <p className="py-2">Nothing more is due in this box.</p>}
+            {others.length > 0 && (
+              <>
+                <h2 className="eyebrow">The other rooms</h2>
+                <ul>
+                  {others.map((room) => (
+                    <li key={room.position} className="border-b border-hairline">
+                      <button
+                        type="button"
+                        className="flex min-h-12 w-full items-center gap-2 text-left"
+                        onClick={() => choose(box.id, room.bays[0])}
+                      >
+                        <RoomIcon room={room} />
+                        <strong>{room.name}</strong> <RoomWords room={room} />
+                      </button>
+                    </li>
+                  ))}
+                </ul>
+              </>
+            )}
+          </Later>
         </div>
       </div>
       <div className="flex gap-2 border-t border-hairline bg-slip px-4 py-2">

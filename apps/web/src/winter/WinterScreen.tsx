@@ -5,6 +5,7 @@ import { Link, useSearchParams } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { ClimateField } from '../bench/ClimateField.tsx';
+import { Later } from '../parts/Later.tsx';
 import { Said } from '../parts/Said.tsx';
 import { useQuickYard } from '../yard/useQuickYard.ts';
 import { BeforeWinter, YardTotals } from './BeforeWinter.tsx';
@@ -24,9 +25,57 @@ export function WinterScreen() {
   const [params] = useSearchParams();
   const yard = yards.find(({ id }) => id === params.get('yard')) ?? yards[0];
   return yard ? (
-    <OneWinter key={yard.id} yard={yard} yards={yards} />
+    <Later
+      key={yard.id}
+      until={
+        <main className="h-full bg-sheet">
+          <Head yard={yard} yards={yards} />
+        </main>
+      }
+    >
+      <OneWinter yard={yard} yards={yards} />
+    </Later>
   ) : (
     <p className="p-6">There is no yard yet, and no colony to winter.</p>
+  );
+}
+
+/** The yards, and what the one is printed as. `isOne`: one colony is shown, and on a phone alone. */
+function Head({ yard, yards, isOne = false }: { yard: Yard; yards: readonly Yard[]; isOne?: boolean }) {
+  const address = useWinterAddress();
+  return (
+    <header className="flex flex-wrap items-baseline gap-x-4 gap-y-1 px-5 pt-3">
+      <h1 className="text-xl">Winter in {yard.name}</h1>
+      {isOne && (
+        <Link className="inline-flex min-h-11 items-center underline lg:hidden" to={address.winter(yard.id)}>
+          All colonies
+        </Link>
+      )}
+      {yards.length > 1 && (
+        <nav aria-label="Yards" className="no-print flex flex-wrap gap-x-3">
+          {yards
+            .filter(({ id }) => id !== yard.id)
+            .map(({ id, name }) => (
+              <Link
+                key={id}
+                className="inline-flex min-h-11 items-center font-semibold underline lg:min-h-8"
+                to={address.winter(id)}
+              >
+                {name}
+              </Link>
+            ))}
+        </nav>
+      )}
+      <Link
+        className="no-print ml-auto inline-flex min-h-11 items-center underline lg:min-h-8"
+        to={address.sheet(yard.id)}
+      >
+        Sheet
+      </Link>
+      <button type="button" className="button no-print" onClick={() => window.print()}>
+        Print
+      </button>
+    </header>
   );
 }
 
@@ -36,7 +85,6 @@ const NO_CHOICE = { box: undefined, bay: undefined };
 function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const say = useSay();
   const winter = useWinter(yard);
-  const address = useWinterAddress();
   useQuickYard(winter.view, NO_CHOICE);
   const [params] = useSearchParams();
   const { lines, time, view, phase, watched, spring, losses, feed, advised } = winter;
@@ -55,41 +103,7 @@ function OneWinter({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
         aria-label={chosen ? roomName(chosen) : 'Winter'}
         className="min-w-0 bg-sheet max-lg:shrink-0 lg:flex-1 lg:overflow-y-auto"
       >
-        <header className="flex flex-wrap items-baseline gap-x-4 gap-y-1 px-5 pt-3">
-          <h1 className="text-xl">Winter in {yard.name}</h1>
-          {named && (
-            <Link
-              className="inline-flex min-h-11 items-center underline lg:hidden"
-              to={address.winter(yard.id)}
-            >
-              All colonies
-            </Link>
-          )}
-          {yards.length > 1 && (
-            <nav aria-label="Yards" className="no-print flex flex-wrap gap-x-3">
-              {yards
-                .filter(({ id }) => id !== yard.id)
-                .map(({ id, name }) => (
-                  <Link
-                    key={id}
-                    className="inline-flex min-h-11 items-center font-semibold underline lg:min-h-8"
-                    to={address.winter(id)}
-                  >
-                    {name}
-                  </Link>
-                ))}
-            </nav>
-          )}
-          <Link
-            className="no-print ml-auto inline-flex min-h-11 items-center underline lg:min-h-8"
-            to={address.sheet(yard.id)}
-          >
-            Sheet
-          </Link>
-          <button type="button" className="button no-print" onClick={() => window.print()}>
-            Print
-          </button>
-        </header>
+        <Head yard={yard} yards={yards} isOne={named !== undefined} />
         <p
           className={`mx-5 mt-1 max-w-prose text-sm ${advised || leading || phase === 'watch' ? 'text-soft' : 'rounded bg-glow px-2 py-1'}`}
         >

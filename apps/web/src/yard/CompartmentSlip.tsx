@@ -1,30 +1,15 @@
-import {
-  clockBySun,
-  compassPoint,
-  confidenceWords,
-  countOf,
-  feedWords,
-  listOf,
-  mayBeOut,
-  motherDoubt,
-  restsUntil,
-  roleName,
-  showDay,
-  sideBearing,
-  statusLine,
-  sunset,
-  troubleWords,
-} from '@yellow-cell/core';
+import { motherDoubt, showDay, statusLine } from '@yellow-cell/core';
 import { lazy, Suspense, useState } from 'react';
-import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { useSay } from '../app/units.ts';
-import { Said } from '../parts/Said.tsx';
+import { Later } from '../parts/Later.tsx';
 import { Actions } from './Actions.tsx';
+import { BeforeYouOpen } from './BeforeYouOpen.tsx';
 import { DueLine } from './DueLine.tsx';
 import { History } from './History.tsx';
 import { NoteForm } from './NoteForm.tsx';
 import { QueenLines } from './QueenLines.tsx';
+import { RoomFacts } from './RoomFacts.tsx';
 import { RoomIcon } from './RoomIcon.tsx';
 import { Timeline } from './Timeline.tsx';
 import { useChoice } from './useChoice.ts';
@@ -45,16 +30,14 @@ interface CompartmentSlipProps {
 /** One compartment: what it is, what is due and why, what to do next. */
 export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipProps) {
   const say = useSay();
-  const { box, designName, model } = boxView;
+  const { box, designName } = boxView;
   const { colony, attempt, first } = compartment;
   const { on, isToday, isPast } = useAsOf();
   const { choose } = useChoice();
   const [correcting, setCorrecting] = useState(false);
   const round = attempt?.round === undefined ? undefined : view.state.rounds.get(attempt.round);
-  const rested = colony && restsUntil(colony, view.constants);
   const doubt = attempt && motherDoubt(attempt, round, view.constants);
   const title = `${box.label} ${compartment.name}`;
-  const entrances = model.compartments[compartment.position]?.entrances ?? [];
   return (
     <>
       <h2 className="text-xl">
@@ -98,7 +81,9 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
             </p>
           )}
           <Actions view={view} boxView={boxView} compartment={compartment} title={title} />
-          <NoteForm box={box.id} colony={colony?.id} title={title} />
+          <Later>
+            <NoteForm box={box.id} colony={colony?.id} title={title} />
+          </Later>
         </>
       ) : (
         <p className="mt-3 text-soft">
@@ -112,121 +97,20 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
           )}
         </p>
       )}
-      <Suspense>
-        <Strength view={view} boxView={boxView} compartment={compartment} />
-      </Suspense>
-      {isToday && (
+      <Later>
         <Suspense>
-          <RoomRuns view={view} boxView={boxView} compartment={compartment} />
+          <Strength view={view} boxView={boxView} compartment={compartment} />
         </Suspense>
-      )}
-      <QueenLines compartment={compartment} on={on} />
-      <BeforeYouOpen view={view} boxView={boxView} compartment={compartment} />
-      <h3 className="eyebrow">In it</h3>
-      <dl>
-        <Fact name="Frames">
-          <Link className="underline" to={`/yard/${view.yard.id}/frames?box=${box.id}`}>
-            {compartment.frames}, one by one
-          </Link>
-        </Fact>
-        {colony?.strength && (
-          <Fact name="Strength">
-            {countOf(colony.strength.seams, 'seam')}, {say(showDay(colony.strength.on, on))}
-          </Fact>
+        {isToday && (
+          <Suspense>
+            <RoomRuns view={view} boxView={boxView} compartment={compartment} />
+          </Suspense>
         )}
-        {colony?.broodSeen && (
-          <Fact name="Brood">
-            on {countOf(colony.broodSeen.frames, 'frame')}, {say(showDay(colony.broodSeen.on, on))}
-          </Fact>
-        )}
-        {colony?.fed && (
-          <Fact name="Fed">
-            <Said>{colony.fed.amount_kg} kg</Said> of {feedWords[colony.fed.feed]},{' '}
-            {say(showDay(colony.fed.on, on))}
-          </Fact>
-        )}
-        {compartment.role !== 'empty' && <Fact name="Serves as">{roleName(compartment.role)}</Fact>}
-        {(colony ?? compartment.left)?.strips?.map(({ id, product, outBy }) => (
-          <Fact key={id} name={product}>
-            out by {say(showDay(outBy, on))}
-          </Fact>
-        ))}
-        {colony?.troubles?.map(({ trouble, on: since }) => (
-          <Fact key={trouble} name="Trouble">
-            {troubleWords[trouble]}, {say(showDay(since, on))}
-          </Fact>
-        ))}
-        {colony?.suspicions?.map(({ id, what, confidence }) => (
-          <Fact key={id} name="Suspected">
-            {what}
-            {confidence ? `, ${confidenceWords[confidence]}` : ''}
-          </Fact>
-        ))}
-        {colony?.outing && <Fact name="Out at">{colony.outing.place}</Fact>}
-        {colony?.gaveOn && rested && (
-          <Fact name="Gave frames">
-            {say(showDay(colony.gaveOn, on))}, again from {say(showDay(rested, on))}
-          </Fact>
-        )}
-        {colony && <Fact name="Stocked">{say(showDay(colony.stockedOn, on))}</Fact>}
-        {attempt && attempt.patterns.length > 0 && (
-          <Fact name="Pattern">
-            {attempt.patterns.map(({ pattern_pct }) => `${pattern_pct} %`).join(', ')}
-          </Fact>
-        )}
-        {box.place &&
-          entrances.map(({ id, opening: { side, state, height } }) => (
-            <Fact key={id} name="Entrance">
-              {side}
-              {heightWord(entrances, side, height.mm)}, {state === 'open' ? '' : `${state}, `}flies{' '}
-              {compassPoint(sideBearing(box.place?.bearing_deg ?? 0, side))}
-            </Fact>
-          ))}
-      </dl>
-      <History view={view} box={box.id} colony={colony?.id} />
-    </>
-  );
-}
-
-/** Two entrances of one side are told apart by which is the higher. */
-function heightWord(
-  entrances: readonly { opening: { side: string; height: { mm: number } } }[],
-  side: string,
-  height_mm: number,
-): string {
-  const same = entrances.filter(({ opening }) => opening.side === side);
-  if (same.length < 2) return '';
-  return same.some(({ opening }) => opening.height.mm < height_mm) ? ' high' : ' low';
-}
-
-function Fact({ name, children }: { name: string; children: React.ReactNode }) {
-  return (
-    <div className="row-line">
-      <dt>{name}</dt>
-      <dd className="text-right text-soft">{children}</dd>
-    </div>
-  );
-}
-
-/** The cautions of opening, short, with the neighbours' names. */
-function BeforeYouOpen({ view, boxView: { compartments }, compartment }: CompartmentSlipProps) {
-  const { on, yard } = view;
-  const sets = sunset(on, yard);
-  const neighbours = compartments.filter(({ position }) => Math.abs(position - compartment.position) === 1);
-  const virgins = compartments.filter((each) => mayBeOut(each, on, view.constants));
-  const confined = compartment.role === 'donor' && compartment.queens.length > 0;
-  return (
-    <>
-      <h3 className="eyebrow">Before you open</h3>
-      <p className="text-soft">
-        Veil and gloves; whoever has reacted to stings before keeps away or works under a doctor’s advice.{' '}
-        {neighbours.length > 0 &&
-          `One compartment at a time: keep ${listOf(neighbours.map(({ name }) => name))} covered, and look under the lid for the queen. `}
-        {virgins.length > 0 &&
-          `Not between 11 and 17 h by the sun (${clockBySun(on, 11, yard)} to ${clockBySun(on, 17, yard)} by the clock) in flying weather: ${listOf(virgins.map(({ name }) => name))} may have a virgin out. `}
-        {confined && 'Before you close: the queen is known to be on her side. '}
-        {sets && `Dusk: the sun sets at ${sets}. `}
-      </p>
+        <QueenLines compartment={compartment} on={on} />
+        <BeforeYouOpen view={view} boxView={boxView} compartment={compartment} />
+        <RoomFacts view={view} boxView={boxView} compartment={compartment} />
+        <History view={view} box={box.id} colony={colony?.id} />
+      </Later>
     </>
   );
 }

@@ -10,7 +10,10 @@ import { useAsOf } from '../app/now.ts';
 import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { useKeys } from '../app/useKeys.ts';
+import { Later } from '../parts/Later.tsx';
+import { onDemand } from '../parts/onDemand.ts';
 import { Said } from '../parts/Said.tsx';
+import { useSoon } from '../parts/useSoon.ts';
 import { NewYard } from './NewYard.tsx';
 import { Slip } from './Slip.tsx';
 import { useChoice } from './useChoice.ts';
@@ -56,6 +59,7 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const compartment = chosenBox?.compartments.find(({ bays }) => bay !== undefined && bays.includes(bay));
   const build = params.get('build') ?? undefined;
   useKeys({ escape: () => choose() });
+  useSoon(fetchSlips);
 
   const slip = () => {
     if (adding) return <NewYard onDone={() => setAdding(false)} />;
@@ -71,7 +75,11 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
       );
     if (chosenBox) return <BoxSlip view={view} boxView={chosenBox} />;
     if (box !== undefined) return <ElsewhereSlip view={view} box={box} yards={yards} />;
-    return <YardSlip view={view} />;
+    return (
+      <Later>
+        <YardSlip view={view} />
+      </Later>
+    );
   };
   const open = adding || build !== undefined || box !== undefined;
 
@@ -87,13 +95,15 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
         />
         <div className="min-h-0 flex-1">
           <Suspense>
-            {shown === 'today' ? (
-              <TodayList view={view} />
-            ) : shown === 'map' ? (
-              <YardMap view={view} />
-            ) : (
-              <YardList view={view} />
-            )}
+            <Later>
+              {shown === 'today' ? (
+                <TodayList view={view} />
+              ) : shown === 'map' ? (
+                <YardMap view={view} />
+              ) : (
+                <YardList view={view} />
+              )}
+            </Later>
           </Suspense>
         </div>
       </div>
@@ -105,13 +115,12 @@ function OneYard({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
 }
 
 // What is not on screen at once comes when it is wanted; without a network it is on the device already.
-const BoxSlip = lazy(async () => ({ default: (await import('./BoxSlip.tsx')).BoxSlip }));
+const BoxSlip = onDemand(async () => (await import('./BoxSlip.tsx')).BoxSlip);
+const CompartmentSlip = onDemand(async () => (await import('./CompartmentSlip.tsx')).CompartmentSlip);
 const BuildBox = lazy(async () => ({ default: (await import('./BuildBox.tsx')).BuildBox }));
-const CompartmentSlip = lazy(async () => ({
-  default: (await import('./CompartmentSlip.tsx')).CompartmentSlip,
-}));
 const ElsewhereSlip = lazy(async () => ({ default: (await import('./ElsewhereSlip.tsx')).ElsewhereSlip }));
 const TodayList = lazy(async () => ({ default: (await import('./TodayList.tsx')).TodayList }));
+const fetchSlips = () => Promise.all([CompartmentSlip.fetch(), BoxSlip.fetch()]);
 
 const VIEWS = [
   ['today', 'Today'],

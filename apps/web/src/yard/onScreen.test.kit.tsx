@@ -29,6 +29,7 @@ import {
 import { type ReactNode, Suspense, useSyncExternalStore } from 'react';
 import { MemoryRouter } from 'react-router';
 import { vi } from 'vitest';
+import { ShownDay } from '../app/now.ts';
 import { MeasuresContext } from '../app/units.ts';
 import { ToastProvider } from '../parts/Toast.tsx';
 import type { YardView } from './useYard.ts';
@@ -204,9 +205,11 @@ export function show(
         <MeasuresContext value={measures}>
           <ToastProvider>
             <Suspense fallback="…">
-              <Seen server={server} on={on}>
-                {children}
-              </Seen>
+              <ShownDay>
+                <Seen server={server} on={on}>
+                  {children}
+                </Seen>
+              </ShownDay>
             </Suspense>
           </ToastProvider>
         </MeasuresContext>
