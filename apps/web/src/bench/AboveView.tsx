@@ -150,14 +150,7 @@ function Frames({
     const dy = lifted?.id === frame.id ? lifted.dy : 0;
     return (
       <g key={frame.id} transform={dy ? `translate(0 ${dy})` : undefined}>
-        {(dy !== 0 || frame.holds !== 'comb') && (
-          <rect
-            {...bar}
-            fill={frame.holds === 'comb' ? 'var(--glow)' : 'var(--slip)'}
-            fillOpacity={frame.holds === 'comb' ? 1 : 0.75}
-            stroke="var(--ink)"
-          />
-        )}
+        {dy !== 0 && <rect {...bar} fill="var(--glow)" stroke="var(--ink)" />}
         <circle
           cx={bar.x + r + 5}
           cy={bar.y + bar.height / 2}
@@ -183,8 +176,12 @@ function Frames({
             x={bar.x + bar.width / 2}
             y={bar.y + bar.height / 2 + 4}
             fontSize={12}
+            fontWeight={600}
             textAnchor="middle"
             fill="var(--ink)"
+            stroke="var(--slip)"
+            strokeWidth={4}
+            paintOrder="stroke"
           >
             {HOLDS[frame.holds]}
           </text>

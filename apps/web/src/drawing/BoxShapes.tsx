@@ -24,6 +24,11 @@ const FILL: Readonly<Record<RectRole, string>> = {
   follower: 'url(#follower)',
   frame: 'url(#comb)',
   lug: 'var(--wood)',
+  bar: 'var(--wood)',
+  cell: 'var(--comb)',
+  cage: 'url(#sieve)',
+  feeder: 'var(--sheet)',
+  feed: 'url(#feed)',
   entrance: 'var(--cavity)',
   vent: 'url(#sieve)',
   floor: 'url(#wood)',
@@ -39,6 +44,8 @@ const STROKE: Readonly<Partial<Record<RectRole, string>>> = {
   void: 'none',
   frame: 'var(--comb-line)',
   lug: 'var(--wood-line)',
+  bar: 'var(--wood-line)',
+  feed: 'none',
 };
 const HEAVY: readonly RectRole[] = ['wall', 'glass', 'floor', 'roof'];
 
@@ -127,6 +134,10 @@ export function DrawingDefs() {
         <pattern id="sieve" width={5} height={5} patternUnits="userSpaceOnUse">
           <rect width={5} height={5} fill="var(--cavity)" />
           <path d="M0 2.5H5M2.5 0V5" stroke="var(--ink)" strokeWidth={1} opacity={0.75} />
+        </pattern>
+        <pattern id="feed" width={10} height={6} patternUnits="userSpaceOnUse">
+          <rect width={10} height={6} fill="var(--glow)" />
+          <path d="M0 3c2.5-2 2.5-2 5 0s2.5 2 5 0" stroke="var(--soft)" strokeWidth={0.7} fill="none" />
         </pattern>
         <pattern id="glass" width={9} height={9} patternUnits="userSpaceOnUse">
           <rect width={9} height={9} fill="var(--sheet)" />

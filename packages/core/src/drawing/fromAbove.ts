@@ -1,7 +1,8 @@
 import type { BoxModel } from '../box/model.ts';
-import { type FrameSolid, type PlacedBoard, rebatesOf, windowOf } from '../box/solids.ts';
+import { type PlacedBoard, rebatesOf, windowOf } from '../box/solids.ts';
 import type { PlacedBody } from '../box/stack.ts';
 import type { Block, Span } from '../geometry/block.ts';
+import { frameFromAbove } from './frameShapes.ts';
 import { type DimensionShape, type Drawing, type RectRole, type RectShape, rect } from './shapes.ts';
 
 /** One level of a box from above, with all bodies that stand side by side on it. By default the level of the lowest frames. */
@@ -39,7 +40,7 @@ function bodyRects(placed: PlacedBody, model: BoxModel): RectShape[] {
     ...model.solids
       .filter(({ id, kind }) => id === body.id && kind === 'cheek')
       .map(({ id, x, y }) => rect('cheek', id, x, y)),
-    ...model.frames.filter(({ bay }) => bays.has(bay)).flatMap(frameRects),
+    ...model.frames.filter(({ bay }) => bays.has(bay)).flatMap(frameFromAbove),
     ...model.boards.filter(isOwn).flatMap(boardRects),
     ...model.openings
       .filter(isOwn)
@@ -57,18 +58,6 @@ function wallRects({ body, inside, outside }: PlacedBody): RectShape[] {
     rect(role('back'), 'back', outside.x, [inside.y[1], outside.y[1]]),
     rect(role('left'), 'left', [outside.x[0], inside.x[0]], inside.y),
     rect(role('right'), 'right', [inside.x[1], outside.x[1]], inside.y),
-  ];
-}
-
-/** A lug is about this share of the bar's width. */
-const LUG_SHARE = 0.5;
-
-function frameRects({ id, x, y, bar }: FrameSolid): RectShape[] {
-  const lug = narrower(x, LUG_SHARE);
-  return [
-    rect('lug', id, lug, [bar[0], y[0]]),
-    rect('lug', id, lug, [y[1], bar[1]]),
-    rect('frame', id, x, y),
   ];
 }
 
@@ -103,9 +92,4 @@ function dimensionsOf(placed: PlacedBody, { spaces }: BoxModel): DimensionShape[
     dimension('insideWidth', 'x', inside.x, own.length > 1 ? 2 : 1),
     dimension('insideLength', 'y', inside.y, 1),
   ];
-}
-
-function narrower([from, to]: Span, share: number): Span {
-  const inset = ((to - from) * (1 - share)) / 2;
-  return [from + inset, to - inset];
 }

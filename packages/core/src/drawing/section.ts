@@ -1,6 +1,7 @@
 import type { BoxModel } from '../box/model.ts';
 import type { Solid } from '../box/solids.ts';
 import { type Block, middleOf, type Span } from '../geometry/block.ts';
+import { frameCutOpen } from './frameShapes.ts';
 import { type Drawing, type RectRole, type RectShape, rect } from './shapes.ts';
 
 const ROLE: Readonly<Record<Solid['kind'], RectRole>> = {
@@ -38,14 +39,7 @@ export function boxInSection(model: BoxModel, view: 'across' | 'along', at?: num
       .map(({ id, kind, block }) => rect(kind === 'frames' ? 'compartment' : 'void', id, u(block), block.z)),
     ...frames
       .filter((frame) => isCut({ ...frame, y: frame.bar }))
-      .flatMap((frame) =>
-        view === 'across'
-          ? [rect('frame', frame.id, frame.x, frame.z)]
-          : [
-              rect('lug', frame.id, frame.bar, [frame.z[1] - BAR_MM, frame.z[1]]),
-              rect('frame', frame.id, frame.y, frame.z),
-            ],
-      ),
+      .flatMap((frame) => frameCutOpen(frame, view)),
     ...solids.filter(isCut).map((solid) => rect(role(solid), solid.id, u(solid), solid.z)),
   ];
   const all = [stack.foot, stack.head].map(({ x, y }) => (view === 'across' ? x : y));
@@ -58,6 +52,4 @@ export function boxInSection(model: BoxModel, view: 'across' | 'along', at?: num
   };
 }
 
-/** A top bar is about as thick as its lug. */
-const BAR_MM = 9.5;
 const holds = ([from, to]: Span, plane: number): boolean => plane >= from && plane < to;
