@@ -282,8 +282,8 @@ function foldFigure(): Figure {
     baseline: 1_000 / baseline,
     unit: 'ms',
     against: 'sort and switch by UTC day, unchecked',
-    holds: 1_000 / ours < 8,
-    wanted: 'under half a frame, 8 ms',
+    holds: 1_000 / ours < 5,
+    wanted: 'under 5 ms',
   };
 }
 

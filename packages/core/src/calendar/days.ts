@@ -41,7 +41,7 @@ export const dayOf = (instant: string, zone: string): Day => dayAt(Date.parse(in
 
 /** The same for an instant in milliseconds since 1970. */
 export function dayAt(at: number, zone: string): Day {
-  return new Date(at + offsetMs(at, zone)).toISOString().slice(0, 10);
+  return dayNumbered(Math.floor((at + offsetMs(at, zone)) / DAY_MS));
 }
 
 /** What clocks in a zone show at an instant in milliseconds since 1970: `HH:MM`. */

@@ -52,7 +52,8 @@ function standingBy(correctors: ReadonlyMap<string, readonly LogEvent[]>): (even
     (correction) =>
       stands(correction) || of(correction).some((next) => next.kind !== 'withdrawn' && counts(next)),
   );
-  return stands;
+  // Hardly any is ever corrected.
+  return (event) => !correctors.has(event.id) || stands(event);
 }
 
 /** An answer found once for each event; a ring of corrections, which only a hand-made log has, ends at where it began. */

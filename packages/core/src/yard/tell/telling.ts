@@ -122,7 +122,10 @@ export function without<T extends object, F extends keyof T>(value: T, field: F)
 
 /** Fields that are there; `exactOptionalPropertyTypes` keeps absent and undefined apart. */
 export function present<T extends object>(fields: T): { [K in keyof T]?: NonNullable<T[K]> } {
-  return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as {
-    [K in keyof T]?: NonNullable<T[K]>;
-  };
+  const there: { [K in keyof T]?: NonNullable<T[K]> } = {};
+  for (const field in fields) {
+    const value = fields[field];
+    if (value !== undefined) there[field] = value as NonNullable<typeof value>;
+  }
+  return there;
 }
