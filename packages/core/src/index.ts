@@ -194,6 +194,7 @@ export {
   reachProblems,
   spaceProblems,
 } from './reach/reach.ts';
+export { barsOf, type CellFate, cellsLeft } from './rounds/cellsOf.ts';
 export { freeFrom } from './rounds/freeFrom.ts';
 export { lotsOf } from './rounds/lotsOf.ts';
 export {

@@ -8,6 +8,7 @@ import { type Draft, draft, useLog } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Form } from '../yard/Form.tsx';
+import { Bars } from './Bars.tsx';
 import { GiveIn } from './GiveIn.tsx';
 import { StartIn } from './StartIn.tsx';
 import type { Rearing } from './useRearing.ts';
@@ -58,6 +59,7 @@ export function RoundSlip({
           ? `; planned for ${say(showDay(round.plan.graftOn, today))}`
           : ''}
       </p>
+      <Bars view={view} today={today} />
       {refused && (
         <p role="alert" className="mt-2 text-danger">
           {say(refused)}

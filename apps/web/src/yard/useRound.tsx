@@ -1,4 +1,4 @@
-import { cellsUntil, plusDays, showDay } from '@yellow-cell/core';
+import { cellsLeft, cellsUntil, plusDays, showDay } from '@yellow-cell/core';
 import { type ReactNode, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useSay } from '../app/units.ts';
@@ -31,7 +31,7 @@ export function useRound(view: YardView): {
   );
   const chosen = all.get(round);
   const given = [...attempts.values()].filter((each) => each.round === round).length;
-  const left = chosen && Math.max(0, (chosen.accepted?.cells ?? chosen.grafts) - given);
+  const left = chosen && cellsLeft(chosen, given);
   const field = (
     <SelectField
       label="From round"

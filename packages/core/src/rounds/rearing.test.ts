@@ -51,6 +51,20 @@ describe('a round in the season', () => {
   });
 });
 
+describe('cells that were thrown away', () => {
+  it('are open no more, before and after others are given', () => {
+    const moved = [{ on: TODAY, to: 'discarded', cells: 5 } as const];
+    const of = (given: number) =>
+      season({
+        rounds: [round('a', '2026-05-25', 40, { accepted: { on: TODAY, cells: 31 }, moved })],
+        outcomes: given > 0 ? [{ round: 'a', given, takes: 0, taken: 0, misses: 0 }] : [],
+      });
+    expect(views(of(0))[0]).toMatchObject({ cells: 26, open: 26 });
+    expect(views(of(10))[0]).toMatchObject({ cells: 26, open: 26 });
+    expect(views(of(28))[0]).toMatchObject({ cells: 28, open: 28 });
+  });
+});
+
 describe('the odds of a lot', () => {
   const lot = (name: string, queens: number, by: string) => ({ id: name, name, queens, by });
   it('are those of its cells by the record, after what lots before it take', () => {

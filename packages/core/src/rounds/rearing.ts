@@ -4,6 +4,7 @@ import { roundCalendar } from '../calendar/roundCalendar.ts';
 import type { Constants } from '../constants/registry.ts';
 import { atLeastBetaBinomial } from '../mating/atLeast.ts';
 import { cells } from '../mating/cells.ts';
+import { discardedOf } from './cellsOf.ts';
 
 /** A round with its days, and what is known or expected of its cells. */
 export interface RoundView {
@@ -37,8 +38,11 @@ export function roundViews(
       });
       const outcome = outcomes.find((each) => each.round === round.id);
       const given = outcome?.given ?? 0;
-      const expected = round.accepted?.cells ?? Math.round(round.grafts * acceptance);
-      // Until its cells are ripe all that was taken on may be given; afterwards what was given is all.
+      const expected = Math.max(
+        0,
+        (round.accepted?.cells ?? Math.round(round.grafts * acceptance)) - discardedOf(round),
+      );
+      // Until its cells are ripe all that was taken on and not thrown away may be given; afterwards what was given is all.
       const ripe = days.emergence[1];
       const all = given > 0 && today > ripe ? given : Math.max(given, expected);
       const queens = outcome?.takes ?? 0;
