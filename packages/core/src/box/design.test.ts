@@ -27,7 +27,7 @@ import { compartmentBays, deriveBox } from './model.ts';
 import { withBody, withoutPart, withPart } from './parts.ts';
 import { mm } from './plainParts.ts';
 import { upgradeDesign } from './schemaVersion.ts';
-import { mainBody } from './stack.ts';
+import { bodiesOf, mainBody } from './stack.ts';
 import { standardDesign } from './standardDesign.ts';
 
 function threeWay(frames: readonly number[] = [3, 3, 3], thickness = 9.5): DesignContent {
@@ -100,6 +100,33 @@ describe('a drawn design', () => {
       path: 'layers.0.grooves.1.at',
       sentence: expect.stringContaining('16.5 mm outside the right wall'),
     });
+  });
+
+  it('names the groove that is wrong also where there are more than ten', () => {
+    const rows = Array.from({ length: 13 }, () => 1);
+    const wide = withSizes(threeWay(rows, 3.2), body(threeWay()).id, { insideWidth: mm(900) });
+    const last = body(wide).boards[11]?.id ?? '';
+    const [problem] = designProblems(withDividerAt(wide, last, mm(899)));
+    expect(problem?.path).toBe('layers.0.grooves.11.at');
+  });
+
+  it('divides the body that is named', () => {
+    const two = familyDesign('changer');
+    const upper = bodiesOf(two).at(-1)?.id ?? '';
+    const divided = withCompartmentCount(two, 2, upper);
+    expect(bodiesOf(divided).map(({ bays }) => bays.length)).toEqual(
+      bodiesOf(two).map(({ id, bays }) => (id === upper ? 2 : bays.length)),
+    );
+  });
+
+  it('has a roof without a rim where there is no room below it', () => {
+    const roofs = (room: number) => {
+      const design = threeWay();
+      return deriveBox({ ...design, roof: { ...design.roof, room: mm(room) } }).solids.filter(
+        ({ id }) => id === 'roof',
+      );
+    };
+    expect([roofs(0).length, roofs(20).length]).toEqual([1, 5]);
   });
 
   it('lets a divider go just as far as its neighbours leave room', () => {
@@ -240,6 +267,13 @@ describe('a stored design', () => {
     const { compartments } = deriveBox(design);
     expect(compartments.map(({ bays }) => bays)).toEqual([['bay-1'], ['bay-6']]);
     expect(compartments[0]?.entrances.map(({ id }) => id)).toEqual(['entrance-8']);
+    expect([design.family, body(design).bays[0]?.frames]).toEqual([
+      'twoWayBody',
+      [
+        { id: 'slot-4', holds: 'comb' },
+        { id: 'slot-5', holds: 'comb' },
+      ],
+    ]);
     expect(partIdsOf(design)).toEqual(
       expect.arrayContaining(['groove-2', 'board-3', 'slot-4', 'slot-5', 'slot-7']),
     );

@@ -1,7 +1,7 @@
 import type { Mark } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { familyDesign } from '../families/build.ts';
-import { type DriftRisk, differClearly, markUnlike } from './drift.ts';
+import { type DriftRisk, differClearly, MARK_COLOURS, MARK_SHAPES, markUnlike } from './drift.ts';
 import { deriveBox } from './model.ts';
 import { withPart } from './parts.ts';
 import { mm } from './plainParts.ts';
@@ -55,4 +55,9 @@ describe('drift between two entrances (handbook 2, finding home)', () => {
     for (let count = 4; count < 40; count++) marks.push(markUnlike(marks));
     expect(new Set(marks.map(({ shape, colour }) => shape + colour)).size).toBe(40);
   });
+});
+
+it('a mark where all of ours are taken is the first of them', () => {
+  const all = MARK_SHAPES.flatMap((shape) => MARK_COLOURS.map((colour): Mark => ({ shape, colour })));
+  expect(markUnlike(all)).toEqual(DISC);
 });

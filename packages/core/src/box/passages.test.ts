@@ -70,6 +70,36 @@ describe('passages of one divider', () => {
     expect(told(across(place + 40))).toEqual([]);
   });
 
+  it('by two holes that break into its groove are there as soon as both do, and lie behind its end', () => {
+    const place = mainBody(two()).grooves[0]?.at.mm ?? 0;
+    const [depth, play] = [5, 2];
+    /** Two holes of 16 mm in the front, so far from either face of the board, which is 6 mm thick. */
+    const besides = (off: number) => {
+      const design = body((now) => ({
+        ...now,
+        grooves: now.grooves.map((groove) => ({ ...groove, depth: mm(depth), play: mm(play) })),
+        entrances: now.entrances.slice(0, 2).map((entrance, index) => ({
+          ...entrance,
+          side: 'front',
+          width: mm(16),
+          along: mm(index === 0 ? place - off - 8 : place + 6 + off + 8),
+        })),
+      }));
+      return deriveBox(design);
+    };
+    const through = (off: number) => {
+      const { passages, boards } = besides(off);
+      const end = boards[0]?.y[0] ?? 0;
+      return passages.filter(({ reason, at, gap_mm }) => reason === 'groove' && gap_mm > 0 && at.y[1] <= end);
+    };
+    // The groove is 1 mm wider than the board on each side, and the board ends 1 mm before its bottom.
+    expect(through(0.5).map(({ gap_mm }) => gap_mm)).toEqual([1]);
+    expect(through(1.5)).toEqual([]);
+    const [{ at } = { at: undefined }] = through(0.5);
+    expect(at?.x).toEqual([place - 1, place + 7]);
+    expect(at && at.y[1] - at.y[0]).toBeCloseTo(1, 9);
+  });
+
   it('over open storeys add up where both boards fall short', () => {
     const stacked = (design: DesignContent, up: number, down: number) =>
       withLayers(design, (layers) => {
