@@ -42,6 +42,7 @@ test.describe('accessibility', () => {
       for (const path of screens) {
         await page.goto(path);
         await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached();
+        await expect(page).toHaveTitle(/.+ · Yellow Cell$/);
         await expectNoSerious(page, path, theme === 'light' ? undefined : THEMED);
       }
     });

@@ -1,6 +1,6 @@
 import { useQueryErrorResetBoundary, useSuspenseQuery } from '@tanstack/react-query';
 import { BookOpen, CircleHelp, Settings2 } from 'lucide-react';
-import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { DrawingDefs } from '../drawing/BoxShapes.tsx';
@@ -15,6 +15,7 @@ import { places } from './places.ts';
 import { sessionQuery } from './queries.ts';
 import { Standing } from './Standing.tsx';
 import { DatePill, ThumbBar } from './ThumbBar.tsx';
+import { useHeadingAsTitle } from './title.ts';
 import { MeasuresContext } from './units.ts';
 import { useKeys } from './useKeys.ts';
 
@@ -70,6 +71,8 @@ function Desk() {
   const { today, isToday, setOn, moveOn } = useAsOf();
   // On a phone the year is opened by the day that stands in its place.
   const [year, setYear] = useState(false);
+  const place = useRef<HTMLDivElement>(null);
+  useHeadingAsTitle(place);
   const openYear = useStable(() => setYear(!year));
   const navigate = useNavigate();
   const { pathname, search } = useLocation();
@@ -148,7 +151,7 @@ function Desk() {
         <Ribbon />
       </div>
       <Standing />
-      <div id="place" className="min-h-0 flex-1">
+      <div id="place" ref={place} className="min-h-0 flex-1">
         <ErrorBoundary FallbackComponent={ErrorScreen} resetKeys={[pathname]} onReset={reset}>
           <Suspense fallback={<Waiting />}>
             <Outlet />

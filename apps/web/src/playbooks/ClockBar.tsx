@@ -1,6 +1,7 @@
 import { AlarmClock } from 'lucide-react';
 import { memo, useEffect, useRef } from 'react';
 import { Link } from 'react-router';
+import { usePressingTitle } from '../app/title.ts';
 import { type Clock, useClocks } from './clocks.ts';
 import { lateWords, spanWords } from './clockWords.ts';
 import { useNow } from './useNow.ts';
@@ -20,7 +21,8 @@ export const ClockBar = memo(function ClockBar() {
     .flat()
     .filter((clock) => isNear(clock, now))
     .sort((a, b) => (nextOf(a, now) < nextOf(b, now) ? -1 : 1));
-  useTitle(clocks[0], now);
+  // The nearest clock stands before what the page is called.
+  usePressingTitle(clocks[0] && `${left(clocks[0], now)} · ${clocks[0].title}`);
   useNotices(clocks, now);
   if (clocks.length === 0) return null;
   return (
@@ -62,19 +64,6 @@ function left(clock: Clock, now: string): string {
   if (from !== undefined && now < from) return `in ${spanWords(now, from)}`;
   if (to === undefined) return 'now';
   return now > to ? lateWords(to, now) : `for ${spanWords(now, to)} more`;
-}
-
-/** The nearest clock stands before the title of the page. */
-function useTitle(clock: Clock | undefined, now: string): void {
-  const words = clock && `${left(clock, now)} · ${clock.title}`;
-  useEffect(() => {
-    if (!words) return;
-    const before = document.title;
-    document.title = words;
-    return () => {
-      document.title = before;
-    };
-  }, [words]);
 }
 
 /** Told once each: when a window opens, and before it ends. */
