@@ -337,6 +337,13 @@ export { type BoxView, boxViews, type CompartmentView, inOrderOfLabels, isDue } 
 export { type CalendarEntry, calendarEntries, roundEntries } from './yard/calendarEntries.ts';
 export { clashesWith } from './yard/clash.ts';
 export {
+  COMB_COLUMNS,
+  type CombField,
+  combFields,
+  combShares,
+  fieldsAt,
+} from './yard/combCells.ts';
+export {
   compartmentsOf,
   designOf,
   drawnDesign,

@@ -12,10 +12,12 @@ import { useWarned } from '../yard/useWarned.tsx';
 import { type BoxView, useYard, type YardView } from '../yard/useYard.ts';
 import { CombKey } from './CombBar.tsx';
 import { Equalise } from './Equalise.tsx';
+import { FramePanel } from './FramePanel.tsx';
 import { movesBetween, type Place } from './moves.ts';
 import { Outside } from './Outside.tsx';
 import { Room } from './Room.tsx';
 import { useFrameSensors } from './useFrameSensors.ts';
+import { isFrame } from './useLooking.ts';
 
 /** Frames of one box, or of two side by side: looked through, carried, turned, taken out and put back. */
 export function FramesScreen() {
@@ -37,6 +39,10 @@ function Frames({ yard }: { yard: Yard }) {
     (id) => view.boxes.find(({ box }) => box.id === id) ?? [],
   );
   const boxes = chosen.length > 0 ? chosen : view.boxes.slice(0, 1);
+  const [slot, setSlot] = useState<string>();
+  const [kept, setKept] = useState(0);
+  const hung = boxes.flatMap((boxView) => framesOf(view, boxView));
+  const shown = hung.find((each) => each.slot.slot === slot) ?? hung[0];
   const places = new Map(
     boxes.flatMap((each) => placesOf(view, each).map((place) => [keyOf(place), place] as const)),
   );
@@ -118,7 +124,7 @@ function Frames({ yard }: { yard: Yard }) {
       )}
       {asking && <div className="mt-2 max-w-xl">{asking}</div>}
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
-        <div className={`mt-3 grid gap-6 ${boxes.length > 1 ? 'lg:grid-cols-2' : 'max-w-3xl'}`}>
+        <div className="mt-3 grid gap-6 max-lg:max-w-3xl lg:grid-cols-2">
           {boxes.map((boxView) => (
             <section key={boxView.box.id} aria-label={`Frames of ${boxView.box.label}`}>
               <h2 className="text-lg">{boxView.box.label}</h2>
@@ -132,17 +138,38 @@ function Frames({ yard }: { yard: Yard }) {
                     compartment={compartment}
                     slots={slotsOf(view.state, boxView.box, room, compartment)}
                     advise={advise}
+                    chosen={boxes.length > 1 ? undefined : shown?.slot.slot}
+                    onChoose={boxes.length > 1 ? undefined : setSlot}
                   />
                 ) : null;
               })}
               <Outside view={view} boxView={boxView} />
             </section>
           ))}
+          {/* Beside one box alone there is room for a frame, both sides. */}
+          {boxes.length === 1 && shown && (
+            <aside className="self-start max-lg:hidden lg:sticky lg:top-0">
+              <FramePanel
+                key={`${shown.boxView.box.id} ${shown.slot.slot} ${shown.slot.frame?.id ?? ''} ${shown.slot.frame?.audit?.on ?? ''} ${kept}`}
+                {...shown}
+                onDone={() => setKept(kept + 1)}
+              />
+            </aside>
+          )}
         </div>
       </DndContext>
       <Equalise view={view} />
     </main>
   );
+}
+
+/** Every frame that hangs in a box, with its room. */
+function framesOf(view: YardView, boxView: BoxView) {
+  return boxView.compartments.flatMap((compartment, index) => {
+    const room = boxView.model.compartments[index];
+    const slots = room ? slotsOf(view.state, boxView.box, room, compartment) : [];
+    return slots.filter(isFrame).map((slot) => ({ boxView, compartment, slot, slots }));
+  });
 }
 
 export const keyOf = ({ box, slot }: { box: string; slot: string }): string => `${box} ${slot}`;

@@ -9,6 +9,7 @@ import {
 } from '@yellow-cell/core';
 import { GripVertical } from 'lucide-react';
 import { useState } from 'react';
+import { isWide } from '../app/narrow.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { QueenMark } from '../yard/QueenMark.tsx';
@@ -18,6 +19,7 @@ import { AuditForm } from './AuditForm.tsx';
 import { CombBar } from './CombBar.tsx';
 import { combIn, turned } from './moves.ts';
 import { OutForm } from './OutForm.tsx';
+import { isFrame } from './useLooking.ts';
 
 interface RoomProps {
   view: YardView;
@@ -26,10 +28,13 @@ interface RoomProps {
   slots: readonly FrameSlot[];
   /** Shows what the handbook's table says of each frame where the cavity is reduced. */
   advise: boolean;
+  /** The place that is shown beside the list, and how another comes to be; where there is no room beside it, it unfolds below. */
+  chosen?: string | undefined;
+  onChoose?: ((slot: string) => void) | undefined;
 }
 
 /** One compartment as strips, a strip for each place. */
-export function Room({ view, boxView, compartment, slots, advise }: RoomProps) {
+export function Room({ view, boxView, compartment, slots, advise, chosen, onChoose }: RoomProps) {
   const say = useSay();
   const inward = inwardSides(
     slots.map(({ frame }) => frame?.audit),
@@ -49,6 +54,9 @@ export function Room({ view, boxView, compartment, slots, advise }: RoomProps) {
             boxView={boxView}
             compartment={compartment}
             slot={slot}
+            slots={slots}
+            chosen={chosen}
+            onChoose={onChoose}
             advice={
               advise && slot.frame?.audit
                 ? frameAdvice(slot.frame.audit, view.constants, inward[index])
@@ -72,13 +80,16 @@ function Strip({
   boxView,
   compartment,
   slot,
+  slots,
   advice,
-}: Omit<RoomProps, 'slots' | 'advise'> & { slot: FrameSlot; advice: FrameAdvice | undefined }) {
+  chosen,
+  onChoose,
+}: Omit<RoomProps, 'advise'> & { slot: FrameSlot; advice: FrameAdvice | undefined }) {
   const say = useSay();
   const log = useLog();
   const [open, setOpen] = useState<'audit' | 'out'>();
   const id = `${boxView.box.id} ${slot.slot}`;
-  const isFrame = slot.is === 'told' || slot.is === 'untold';
+  const isHung = isFrame(slot);
   const { setNodeRef: dropRef, isOver } = useDroppable({ id, disabled: slot.is === 'feeder' });
   const {
     setNodeRef: dragRef,
@@ -88,7 +99,7 @@ function Strip({
     isDragging,
   } = useDraggable({
     id,
-    disabled: !isFrame,
+    disabled: !isHung,
   });
   const name = `${boxView.box.label} ${compartment.name}, frame ${slot.number}`;
   const place = { box: boxView.box.id, ...slot, colony: compartment.colony?.id };
@@ -106,7 +117,10 @@ function Strip({
       ],
     );
   return (
-    <li ref={dropRef} className={`border-b border-hairline ${isOver ? 'bg-glow' : ''}`}>
+    <li
+      ref={dropRef}
+      className={`border-b border-hairline ${isOver ? 'bg-glow' : ''} ${chosen === slot.slot ? 'lg:-mx-2 lg:rounded lg:bg-glow lg:px-2' : ''}`}
+    >
       <div
         ref={dragRef}
         className={`flex items-center gap-2 py-1 ${isDragging ? 'relative z-10 rounded bg-slip shadow-lg' : ''}`}
@@ -116,14 +130,14 @@ function Strip({
           type="button"
           className="flex min-h-11 w-12 shrink-0 touch-none items-center justify-center gap-0.5 rounded disabled:opacity-50"
           aria-label={`Carry ${name}`}
-          disabled={!isFrame}
+          disabled={!isHung}
           {...attributes}
           {...listeners}
         >
           <GripVertical size={16} aria-hidden />
           <strong>{slot.number}</strong>
         </button>
-        {!isFrame ? (
+        {!isHung ? (
           <span className="flex flex-1 flex-wrap items-center justify-between gap-2 text-soft">
             {slot.is === 'feeder' ? 'frame feeder' : 'no frame here'}
             <button
@@ -165,13 +179,16 @@ function Strip({
         <span className="hidden w-16 shrink-0 text-right text-sm text-soft sm:inline">
           {audit ? say(showDay(audit.on, view.on)) : ''}
         </span>
-        {isFrame && compartment.colony && (
+        {isHung && compartment.colony && (
           <span className="flex shrink-0 gap-1">
             <button
               type="button"
               aria-label={`Look through ${name}`}
               className="button min-h-11 px-2"
-              onClick={() => setOpen('audit')}
+              onClick={() => {
+                if (onChoose && isWide()) onChoose(slot.slot);
+                else setOpen('audit');
+              }}
             >
               Look
             </button>
@@ -204,7 +221,7 @@ function Strip({
         </p>
       )}
       {open === 'audit' && (
-        <AuditForm boxView={boxView} compartment={compartment} slot={slot} onDone={close} />
+        <AuditForm boxView={boxView} compartment={compartment} slot={slot} slots={slots} onDone={close} />
       )}
       {open === 'out' && (
         <OutForm

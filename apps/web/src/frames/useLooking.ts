@@ -1,0 +1,81 @@
+import type { CombSide } from '@yellow-cell/contract';
+import type { FrameSlot } from '@yellow-cell/core';
+import { useState } from 'react';
+import { newId } from '../app/ids.ts';
+import { type Draft, draft, useLog } from '../app/useLog.ts';
+import type { BoxView, CompartmentView } from '../yard/useYard.ts';
+
+export interface LookingProps {
+  boxView: BoxView;
+  compartment: CompartmentView;
+  slot: FrameSlot;
+  /** All places of the room. */
+  slots: readonly FrameSlot[];
+  onDone: () => void;
+}
+
+export const SIDES = ['Side nearer the left', 'Other side'] as const;
+export const isFrame = ({ is }: FrameSlot): boolean => is === 'told' || is === 'untold';
+
+const changed = <T>([a, b]: readonly [T, T], at: 0 | 1, value: T): [T, T] =>
+  at === 0 ? [value, b] : [a, value];
+
+/** What is seen on both sides of a frame, begun with what was seen last, and kept as one act. */
+export function useLooking({ boxView: { box }, compartment, slot, slots, onDone }: LookingProps) {
+  const log = useLog();
+  const [sides, setSides] = useState<[CombSide, CombSide]>(() => {
+    const [a = {}, b = {}] = slot.frame?.audit?.sides ?? [];
+    return [a, b];
+  });
+  const [bees, setBees] = useState<[number, number]>(() => {
+    const [a = 0, b = 0] = slot.frame?.audit?.bees ?? [];
+    return [a, b];
+  });
+  const [queen, setQueen] = useState(false);
+  const [all, setAll] = useState(false);
+  const [refused, setRefused] = useState<string>();
+  const frames = slots.filter(isFrame);
+  const save = async () => {
+    const { colony, status, attempt, queens } = compartment;
+    if (!colony) return;
+    const of = { box: box.id, colony: colony.id };
+    const brood = sides.some(({ eggs = 0, openBrood = 0 }) => eggs > 0 || openBrood > 0);
+    const awaited = brood && (status === 'cellGiven' || status === 'virgin' || status === 'caged');
+    const drafts: Draft[] = [
+      ...(all ? frames : [slot]).map((each) =>
+        draft('frameAudited', { ...of, frame: each.frame?.id ?? newId(), slot: each.slot, sides, bees }),
+      ),
+      ...(awaited ? [draft('eggsSeen', { ...of, ...(attempt ? { attempt: attempt.id } : {}) })] : []),
+      ...(queen
+        ? [
+            draft('queenSeen', {
+              ...of,
+              seen: true,
+              slot: slot.slot,
+              ...(queens[0] ? { queen: queens[0].id } : {}),
+            }),
+          ]
+        : []),
+    ];
+    const what = all ? `all ${frames.length} frames alike` : `frame ${slot.number} looked through`;
+    const delivery = await log(`${box.label} ${compartment.name}: ${what}`, drafts);
+    if (delivery.state === 'refused') setRefused(delivery.problems[0]?.sentence);
+    else onDone();
+  };
+  return {
+    sides,
+    setSide: (at: 0 | 1, side: CombSide | ((before: CombSide) => CombSide)) =>
+      setSides((now) => changed(now, at, typeof side === 'function' ? side(now[at]) : side)),
+    bees,
+    setBeesOn: (at: 0 | 1, share: number) => setBees((now) => changed(now, at, share)),
+    queen,
+    setQueen,
+    all,
+    setAll,
+    /** Frames of the room. */
+    count: frames.length,
+    refused,
+    save,
+  };
+}
+export type Looking = ReturnType<typeof useLooking>;
