@@ -244,6 +244,8 @@ test.describe('the bench', () => {
 
   test('lets a check stand with its reason, and keeps it with the design', async ({ page }) => {
     await openDesign(page, /Four-way, ten-frame body/);
+    const stands = checks(page).getByText(/let stand, with/);
+    await stands.click();
     await expect(
       checks(page)
         .getByText(/Four fit a ten-frame body only so/)
@@ -254,8 +256,10 @@ test.describe('the bench', () => {
     await checks(page).getByRole('button', { name: 'let it stand…' }).click();
     await page.getByLabel('Why it may stand').fill('I lift slowly');
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await stands.click();
     await expect(checks(page).getByText('I lift slowly')).toBeVisible();
     await page.reload();
+    await stands.click();
     await expect(checks(page).getByText('I lift slowly')).toBeVisible();
     await page.getByRole('button', { name: 'Throw changes away' }).click();
   });

@@ -2,7 +2,6 @@ import type { CheckResult, Design, Family } from '@yellow-cell/contract';
 import {
   bodiesOf,
   families,
-  familyName,
   fitSentence,
   fitWord,
   framesIn,
@@ -17,7 +16,7 @@ import {
 } from '@yellow-cell/core';
 import { memo } from 'react';
 import { useUnits } from '../app/units.ts';
-import { SelectField, TextField } from '../parts/Field.tsx';
+import { SelectField } from '../parts/Field.tsx';
 import { LengthField } from '../parts/LengthField.tsx';
 import { Notice } from '../parts/Notice.tsx';
 import { Stepper } from '../parts/Stepper.tsx';
@@ -26,7 +25,7 @@ import { FormatFields, SizeFields } from './FormatFields.tsx';
 import { MeasureTable } from './MeasureTable.tsx';
 import { MoreFields } from './MoreFields.tsx';
 import { PartFields } from './PartFields.tsx';
-import { SaveDesign } from './SaveDesign.tsx';
+import { DesignWays, SaveDesign } from './SaveDesign.tsx';
 import { StackFields } from './StackFields.tsx';
 import type { Bench } from './useBench.ts';
 import type { DraftDesk } from './useDraft.ts';
@@ -55,7 +54,7 @@ export const BenchSlip = memo(function BenchSlip({
   onChoose,
   onPoint,
 }: BenchSlipProps) {
-  const { content, name } = desk.draft;
+  const { content } = desk.draft;
   const { model, problems, body: bodyId, setBody } = bench;
   const body = bodiesOf(content).find(({ id }) => id === bodyId);
   return (
@@ -63,13 +62,7 @@ export const BenchSlip = memo(function BenchSlip({
       aria-label="The design"
       className="w-full shrink-0 border-l border-hairline bg-slip px-5 py-4 lg:h-full lg:w-[23rem] lg:overflow-y-auto"
     >
-      <TextField
-        label={`Name of the design · ${familyName(content.family).toLowerCase()}`}
-        value={name}
-        maxLength={80}
-        placeholder="Three-way, ten-frame body"
-        onChange={({ target }) => desk.change({ name: target.value })}
-      />
+      <SaveDesign desk={desk} saved={saved} possible={problems.length === 0} />
       {problems.map(({ path, sentence }) => (
         <Notice key={path + sentence} kind="danger">
           {sentence}
@@ -146,7 +139,7 @@ export const BenchSlip = memo(function BenchSlip({
           <MoreFields desk={desk} body={body} />
         </section>
       )}
-      <SaveDesign desk={desk} saved={saved} possible={problems.length === 0} />
+      <DesignWays desk={desk} saved={saved} />
     </aside>
   );
 });

@@ -1,5 +1,5 @@
 import type { CheckResult } from '@yellow-cell/contract';
-import { type GatheredCheck, gathered, type LimitName, limitTable } from '@yellow-cell/core';
+import { countOf, type GatheredCheck, gathered, type LimitName, limitTable } from '@yellow-cell/core';
 import { CircleAlert, CircleHelp, Info, TriangleAlert } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { useSay } from '../app/units.ts';
@@ -27,6 +27,16 @@ export function CheckList({ desk, checks, checking, onChoose, onPoint }: CheckLi
   const open = failing.filter(({ overruled }) => overruled === null);
   const stand = failing.filter(({ overruled }) => overruled !== null);
   const held = checks.filter(({ holds }) => holds);
+  const shown = (check: GatheredCheck) => (
+    <Check
+      key={check.key}
+      check={check}
+      desk={desk}
+      checking={checking}
+      onChoose={onChoose}
+      onPoint={onPoint}
+    />
+  );
   return (
     <section aria-label="Checks" aria-busy={checking}>
       <h2 className="eyebrow">
@@ -37,18 +47,16 @@ export function CheckList({ desk, checks, checking, onChoose, onPoint }: CheckLi
             : `${open.length === 0 ? 'nothing' : open.length} to look at, ${held.length} hold`}
         </span>
       </h2>
-      <ul>
-        {[...open, ...stand].map((check) => (
-          <Check
-            key={check.key}
-            check={check}
-            desk={desk}
-            checking={checking}
-            onChoose={onChoose}
-            onPoint={onPoint}
-          />
-        ))}
-      </ul>
+      <ul>{open.map(shown)}</ul>
+      {stand.length > 0 && (
+        <details className="mt-1">
+          <summary className="text-sm text-soft">
+            {countOf(stand.length, 'check')} let stand, with{' '}
+            {stand.length === 1 ? 'its reason' : 'their reasons'}
+          </summary>
+          <ul>{stand.map(shown)}</ul>
+        </details>
+      )}
       {held.length > 0 && (
         <details className="mt-1" open={all} onToggle={({ currentTarget }) => setAll(currentTarget.open)}>
           <summary className="text-sm text-soft">What holds, and why</summary>

@@ -1,5 +1,5 @@
 import type { Design, DesignFile } from '@yellow-cell/contract';
-import { fileName, showDay } from '@yellow-cell/core';
+import { familyName, fileName, showDay } from '@yellow-cell/core';
 import { type FormEvent, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { ApiError, sendJson } from '../app/api.ts';
@@ -13,7 +13,7 @@ import { Notice } from '../parts/Notice.tsx';
 import { useToast } from '../parts/Toast.tsx';
 import { type Draft, type DraftDesk, draftOf } from './useDraft.ts';
 
-/** Saving makes a new version, with a note of why; saved versions never change. */
+/** Its name, and saving it: at hand wherever one is in its figures. Saving makes a new version, with a note of why; saved versions never change. */
 export function SaveDesign({
   desk,
   saved,
@@ -60,8 +60,18 @@ export function SaveDesign({
   };
 
   return (
-    <form onSubmit={save} className="mt-4">
-      {saved && (
+    <form
+      onSubmit={save}
+      className="z-10 -mx-5 -mt-4 border-b border-hairline bg-slip px-5 pt-4 pb-2 lg:sticky lg:-top-4"
+    >
+      <TextField
+        label={`Name of the design · ${familyName(draft.content.family).toLowerCase()}`}
+        value={draft.name}
+        maxLength={80}
+        placeholder="Three-way, ten-frame body"
+        onChange={({ target }) => desk.change({ name: target.value })}
+      />
+      {saved && desk.changed && (
         <TextField
           label="What changed, and why"
           value={note}
@@ -82,7 +92,7 @@ export function SaveDesign({
           )}
         </Notice>
       )}
-      <div className="mt-2 flex flex-wrap gap-2">
+      <div className="flex flex-wrap items-center gap-2">
         <button
           type="submit"
           className="button button-main"
@@ -91,7 +101,7 @@ export function SaveDesign({
           {saved ? `Save as version ${(draft.basedOn ?? 0) + 1}` : 'Save the design'}
         </button>
         {desk.changed && (
-          <button type="button" className="button" onClick={() => desk.reset()}>
+          <button type="button" className="button font-normal" onClick={() => desk.reset()}>
             Throw changes away
           </button>
         )}
@@ -100,6 +110,19 @@ export function SaveDesign({
             Build it
           </Link>
         )}
+        {!named && <p className="text-sm text-soft">Give it a name to save it.</p>}
+      </div>
+    </form>
+  );
+}
+
+/** What else is done with a design, and the versions that it had. */
+export function DesignWays({ desk: { draft }, saved }: { desk: DraftDesk; saved: Design | undefined }) {
+  const navigate = useNavigate();
+  const { search } = useLocation();
+  return (
+    <section aria-label="What else" className="mt-4">
+      <div className="flex flex-wrap gap-2">
         {saved && (
           <Link className="button" to={`/bench/${saved.id}/compare`}>
             Compare
@@ -121,9 +144,8 @@ export function SaveDesign({
           </button>
         )}
       </div>
-      {!named && <p className="mt-1 text-sm text-soft">Give it a name to save it.</p>}
       {saved && <Versions saved={saved} />}
-    </form>
+    </section>
   );
 }
 
