@@ -63,7 +63,19 @@ function feedAt(now: Date, since: Date): object {
       },
     ];
   });
-  return { station, hives: [...keptSince(since, now), ...hives] };
+  return { station, hives: [...keptSince(since, now), ...hives, incubatorAt(at, tick)] };
+}
+
+/** It holds what cells want, but for an hour in each dozen, when its door was left ajar. */
+function incubatorAt(at: string, tick: number): object {
+  const random = seededRandom(tick * 131);
+  const ajar = Math.floor(tick / 6) % 12 === 11;
+  return {
+    box: 'Incubator',
+    at,
+    temperature_C: round((ajar ? 33.2 : 34.3) + 0.4 * random()),
+    humidity_pct: round((ajar ? 44 : 57) + 6 * random()),
+  };
 }
 
 const round = (value: number, digits = 1): number => Number(value.toFixed(digits));

@@ -236,6 +236,7 @@ export {
   seasonProblems,
   seasonProgramme,
 } from './season/seasonModel.ts';
+export { type IncubatorWatch, incubatorOf } from './sensors/incubator.ts';
 export { judgeFeed, reportOf } from './sensors/judge.ts';
 export { dailyWeights, type ScaleUse, scaleUse } from './sensors/scale.ts';
 export { slugOf } from './slug.ts';

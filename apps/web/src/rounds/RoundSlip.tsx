@@ -1,5 +1,13 @@
 import type { CellsTo, Round } from '@yellow-cell/contract';
-import { cellsToWords, countOf, type RoundView, roundSteps, showDay, showWindow } from '@yellow-cell/core';
+import {
+  cellsLeft,
+  cellsToWords,
+  countOf,
+  type RoundView,
+  roundSteps,
+  showDay,
+  showWindow,
+} from '@yellow-cell/core';
 import { X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { Delivery } from '../app/outbox.ts';
@@ -10,7 +18,9 @@ import { numberIn } from '../parts/numberIn.ts';
 import { Form } from '../yard/Form.tsx';
 import { Bars } from './Bars.tsx';
 import { GiveIn } from './GiveIn.tsx';
+import { Incubator } from './Incubator.tsx';
 import { StartIn } from './StartIn.tsx';
+import { useIncubator } from './useIncubator.ts';
 import type { Rearing } from './useRearing.ts';
 
 type Asked = 'graft' | 'count' | 'move' | 'start';
@@ -37,6 +47,7 @@ export function RoundSlip({
   }, []);
   const { round, queens, open, outcome } = view;
   const { today, ripe } = rearing;
+  const watch = useIncubator(rearing)(view);
   const rooms = ripe.find((each) => each.round.id === round.id);
   const send = async (title: string, drafts: readonly Draft[]) => {
     const delivery: Delivery = await log(`Round ${round.number}: ${title}`, drafts);
@@ -144,6 +155,7 @@ export function RoundSlip({
         {asked === 'move' && (
           <CarryForm
             round={round}
+            given={outcome?.given ?? 0}
             finisherMost={rearing.constants.finisherMost}
             onCancel={() => setAsked(undefined)}
             send={send}
@@ -151,6 +163,7 @@ export function RoundSlip({
         )}
       </div>
       <GiveIn view={view} today={today} />
+      {watch && <Incubator watch={watch} />}
       {round.planned && view.days.donorComb < today && (
         <p className="mt-3 rounded bg-glow px-2 py-1">
           For this graft the donor’s comb had to be given on {say(showDay(view.days.donorComb, today))}: only
@@ -245,18 +258,20 @@ function CountForm({ label, usual, most, save, onSave, onCancel }: CountFormProp
 
 function CarryForm({
   round,
+  given,
   finisherMost,
   send,
   onCancel,
 }: {
   round: Round;
+  given: number;
   /** Cells at once that a finisher builds well. */
   finisherMost: number;
   send: (title: string, drafts: readonly Draft[]) => Promise<void>;
   onCancel: () => void;
 }) {
   const [to, setTo] = useState<CellsTo>('finisher');
-  const [typed, setTyped] = useState(String(round.accepted?.cells ?? round.grafts));
+  const [typed, setTyped] = useState(String(cellsLeft(round, given)));
   const [where, setWhere] = useState('');
   const cells = numberIn(typed);
   const most = round.accepted?.cells ?? round.grafts;

@@ -4,6 +4,8 @@ import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { rearingQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
+import { Incubator } from './Incubator.tsx';
+import { useIncubator } from './useIncubator.ts';
 import { useRearing } from './useRearing.ts';
 
 /** What rounds ask for today, in a line each, with the way to them; the list of the day does not wait for it. */
@@ -15,16 +17,27 @@ export function RoundsToday() {
 
 function Steps() {
   const say = useSay();
-  const { views, today } = useRearing();
+  const rearing = useRearing();
+  const { views, today } = rearing;
+  const incubatorAt = useIncubator(rearing);
   const now = views.flatMap((view) =>
     roundSteps(view)
       .filter(({ from, to, asks }) => asks && from <= today && to >= today)
       .map((step) => ({ view, step })),
   );
-  if (now.length === 0) return null;
+  const watched = views.flatMap((view) => {
+    const watch = incubatorAt(view);
+    return watch && (watch.wrong.length > 0 || watch.silentSince) ? [{ view, watch }] : [];
+  });
+  if (now.length + watched.length === 0) return null;
   return (
     <section aria-label="Rounds today" className="border-t border-hairline py-2">
       <h2 className="eyebrow">Rounds</h2>
+      {watched.map(({ view: { round }, watch }) => (
+        <Link key={round.id} className="block" to={`/rounds?round=${round.id}`}>
+          <Incubator watch={watch} />
+        </Link>
+      ))}
       <ul>
         {now.map(({ view: { round }, step }) => (
           <li key={`${round.id} ${step.title}`}>

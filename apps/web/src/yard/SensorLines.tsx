@@ -66,4 +66,5 @@ const format = new Intl.DateTimeFormat('en-GB', {
   hour: '2-digit',
   minute: '2-digit',
 });
-const timeOf = (at: string): string => format.format(new Date(at));
+/** `29 May, 06:00` in the device's own zone. */
+export const timeOf = (at: string): string => format.format(new Date(at));

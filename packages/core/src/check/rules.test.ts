@@ -1,11 +1,14 @@
 import type { Body, DesignContent } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
+import { withCompartmentCount, withFramesIn } from '../box/editDesign.ts';
+import { deriveBox } from '../box/model.ts';
 import { withBody, withLayers, withPart } from '../box/parts.ts';
-import { coverSheet, emptyBody, mm } from '../box/plainParts.ts';
+import { coverSheet, emptyBody, mm, paneOf } from '../box/plainParts.ts';
 import { bodiesOf, mainBody, sheetsOf } from '../box/stack.ts';
 import { familyDesign, observation } from '../families/build.ts';
 import { families } from '../families/families.ts';
 import { checkDesign } from './check.ts';
+import { inWords } from './passageRules.ts';
 
 const main = (design: DesignContent, change: (body: Body) => Body) =>
   withBody(design, mainBody(design).id, change);
@@ -366,4 +369,41 @@ describe('every rule', () => {
     ]);
     expect(checkDesign(design).find(({ kind }) => kind === 'ownCovers')?.holds).toBe(true);
   });
+});
+
+describe('a box of glass', () => {
+  it('has its walls made as thick as its panes and rails want', () => {
+    const design = observation('wall');
+    const [body] = bodiesOf(design).filter(({ glass }) => glass.length > 0);
+    const thin = withPart(design, body?.id ?? '', { wall: mm(paneOf(body as Body).thickness.mm + 5.9) });
+    const found = checkDesign(thin).find(({ kind, holds }) => kind === 'paneInWall' && !holds);
+    expect(found?.figure).toBeCloseTo(5.9, 9);
+    const mended = checkDesign(found?.fix?.design ?? thin).find(
+      ({ kind, places }) => kind === 'paneInWall' && places[0] === body?.id,
+    );
+    expect(mended).toMatchObject({ holds: true, figure: 6 });
+  });
+
+  it('that is fixed at its top keeps one place free, and says so at the frame that fills it', () => {
+    // No panes: a whole box whose top is fixed.
+    const design = { ...familyDesign('nucleus'), family: 'observation' as const };
+    const body = mainBody(design);
+    const room = Math.floor(body.insideWidth.mm / body.format.pitch_mm);
+    const said = (frames: number) =>
+      checkDesign(withFramesIn(design, body.bays[0]?.id ?? '', frames)).find(
+        ({ kind, sentence }) => kind === 'viewing' && /fixed top/.test(sentence),
+      )?.sentence;
+    expect(said(room - 1)).toMatch(/each can be lifted through the fixed top/);
+    expect(said(room)).toMatch(/none can be lifted through a fixed top/);
+  });
+});
+
+it('ids in a sentence become names, also where one begins like another', () => {
+  const design = withCompartmentCount(familyDesign('threeWay'), 3);
+  const model = deriveBox(design);
+  const spaces = model.compartments.map(({ spaces: [first = ''] }) => first);
+  const longer = `${spaces[0]}1`;
+  const named = { ...model, spaces: [...model.spaces, { ...model.spaces[0], id: longer, name: 'Loft' }] };
+  const scene = { design, model: named } as unknown as Parameters<typeof inWords>[0];
+  expect(inWords(scene, [spaces[0] ?? '', longer], `${longer} and ${spaces[0]}`)).toBe('Loft and Left');
 });

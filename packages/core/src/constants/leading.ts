@@ -22,6 +22,10 @@ export const leadingConstants = {
     [0.5, 0.99],
     'More cells are proposed until a lot is this sure to be ready',
   ),
+  incubatorLeast_C: constant(34, '°C', 'Giving cells', [32, 35], 'Cells in an incubator want at least'),
+  incubatorMost_C: constant(35, '°C', 'Giving cells', [34, 37], 'Cells in an incubator bear at most'),
+  incubatorLeast_pct: constant(50, '%', 'Giving cells', [30, 70], 'Air of an incubator, moist at least'),
+  incubatorMost_pct: constant(70, '%', 'Giving cells', [55, 90], 'Air of an incubator, moist at most'),
   starterSecond_d: constant(
     1,
     'days',

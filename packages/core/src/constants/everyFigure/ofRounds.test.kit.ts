@@ -1,8 +1,9 @@
-import type { DailyWeight, RearingSeason } from '@yellow-cell/contract';
+import type { BoxReadings, DailyWeight, Measure, RearingSeason, Round } from '@yellow-cell/contract';
 import { plusDays } from '../../calendar/days.ts';
 import { takeRate } from '../../mating/takeRate.ts';
 import { lotOdds, roomsFor, roundViews } from '../../rounds/rearing.ts';
 import { roundsOfPlan, seasonAsked } from '../../rounds/seasonAsked.ts';
+import { incubatorOf } from '../../sensors/incubator.ts';
 import { scaleUse } from '../../sensors/scale.ts';
 import { estimatedWinter } from '../../winter/estimatedClimate.ts';
 import type { Constants } from '../registry.ts';
@@ -26,6 +27,27 @@ const season: RearingSeason = {
   accepted: { cells: 70, grafts: 98 },
   rooms: Array.from({ length: 30 }, () => ({ freeFrom: '2026-05-01' })),
 };
+const INCUBATORS = [31, 33, 34.2, 34.7, 35.5, 38].map(
+  (temperature, index) => [temperature, 25 + 12 * index] as const,
+);
+const inIncubator = {
+  graftedOn: '2026-05-21',
+  grafts: 20,
+  moved: [{ on: TODAY, to: 'incubator', cells: 20 }],
+} satisfies Partial<Round>;
+const probed = (temperature_C: number, humidity_pct: number): BoxReadings => ({
+  box: 'Incubator',
+  latest: Object.entries({ temperature_C, humidity_pct }).map(([measure, value]) => ({
+    box: 'Incubator',
+    measure: measure as Measure,
+    at: `${TODAY}T08:00:00.000Z`,
+    value,
+    raw: '',
+    flag: null,
+  })),
+  setAside: [],
+  silentSince: null,
+});
 const HABITS = {
   weekdays: [1],
   closed: [],
@@ -47,6 +69,10 @@ const onScale = (loss_kg: number) => (constants: Constants) =>
   );
 
 export const rounds: Reckonings = {
+  'incubators of many kinds': (constants) =>
+    INCUBATORS.map(([temperature, humidity]) =>
+      incubatorOf(inIncubator, 0, [probed(temperature, humidity)], constants, TODAY),
+    ),
   'rounds and lots': (constants) => {
     const views = roundViews(season, constants, TODAY);
     return [views, lotOdds(season, views, roomsFor(season, views, constants, TODAY), constants, TODAY)];

@@ -1,0 +1,79 @@
+import type { BoxReadings, CellsTo, Measure } from '@yellow-cell/contract';
+import { describe, expect, it } from 'vitest';
+import { defaultConstants } from '../constants/registry.ts';
+import { incubatorOf } from './incubator.ts';
+
+const AT = '2026-05-29T06:00:00.000Z';
+const probe = (box: string, temperature_C: number, humidity_pct: number): BoxReadings => ({
+  box,
+  latest: (
+    [
+      ['temperature_C', temperature_C],
+      ['humidity_pct', humidity_pct],
+    ] as [Measure, number][]
+  ).map(([measure, value]) => ({ box, measure, at: AT, value, raw: String(value), flag: null })),
+  setAside: [],
+  silentSince: null,
+});
+const carried = (to: CellsTo, where?: string, cells = 16) => ({
+  on: '2026-05-27',
+  to,
+  cells,
+  ...(where ? { where } : {}),
+});
+const round = (...moved: ReturnType<typeof carried>[]) => ({
+  graftedOn: '2026-05-19',
+  grafts: 24,
+  accepted: { on: '2026-05-21', cells: 16 },
+  moved,
+});
+const watched = (
+  of: ReturnType<typeof round>,
+  probes: readonly BoxReadings[],
+  given = 0,
+  today = '2026-05-29',
+) => incubatorOf(of, given, probes, defaultConstants, today);
+const inIt = round(carried('finisher'), carried('incubator'));
+
+describe('cells in an incubator', () => {
+  it.each<[number, number, string[]]>([
+    [34.5, 60, []],
+    [34, 50, []],
+    [35, 70, []],
+    [33.9, 60, ['Incubator is at 33.9 °C: cells want 34 to 35 °C.']],
+    [35.1, 60, ['Incubator is at 35.1 °C: cells want 34 to 35 °C.']],
+    [34.5, 49, ['Its air is at 49 %: cells want 50 to 70 %.']],
+    [
+      36,
+      71,
+      ['Incubator is at 36 °C: cells want 34 to 35 °C.', 'Its air is at 71 %: cells want 50 to 70 %.'],
+    ],
+  ])('at %s °C and %s %% want to be looked at, or not', (temperature, humidity, wrong) => {
+    expect(watched(inIt, [probe('Incubator', temperature, humidity)])?.wrong).toEqual(wrong);
+  });
+
+  it('are watched by the probe that is called as their place, whatever its capitals', () => {
+    const probes = [probe('Incubator', 30, 20), probe('Shed 2', 34.4, 61)];
+    expect(watched(round(carried('incubator', 'shed 2')), probes)).toMatchObject({
+      name: 'Shed 2',
+      wrong: [],
+    });
+    expect(watched(round(carried('incubator', 'Cellar')), probes)).toBeUndefined();
+  });
+
+  it('are watched no more once they are carried on, given, thrown away or emerged', () => {
+    const probes = [probe('Incubator', 30, 20)];
+    expect(watched(inIt, probes, 16)).toBeUndefined();
+    expect(watched(inIt, probes, 15)).toBeDefined();
+    expect(watched(round(carried('incubator'), carried('bank')), probes)).toBeUndefined();
+    expect(watched(round(carried('incubator'), carried('discarded', undefined, 3)), probes)).toBeDefined();
+    expect(watched(round(carried('incubator'), carried('discarded')), probes)).toBeUndefined();
+    expect(watched(inIt, probes, 0, '2026-06-20')).toBeUndefined();
+    expect(watched(round(carried('finisher')), probes)).toBeUndefined();
+  });
+
+  it('are not called right where a probe says nothing', () => {
+    const silent = { ...probe('Incubator', 34.5, 60), latest: [], silentSince: AT };
+    expect(watched(inIt, [silent])).toMatchObject({ temperature_C: undefined, silentSince: AT, wrong: [] });
+  });
+});
