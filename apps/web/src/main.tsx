@@ -24,6 +24,7 @@ createRoot(root).render(
   <StrictMode>
     <ErrorBoundary FallbackComponent={ErrorScreen}>
       <QueryClientProvider client={queries}>
+        {/* What is pressed is drawn at once; what may come a moment later says so itself (`Later`, the day shown). */}
         <BrowserRouter useTransitions={false}>
           <Addresses />
         </BrowserRouter>

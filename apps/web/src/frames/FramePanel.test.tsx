@@ -72,7 +72,11 @@ describe('both sides of a frame', () => {
     const server = open([bees, looked]);
     const left = await screen.findByRole('img', { name: 'Side nearer the left: stores 50 %' });
     expect(side(/^Other side: foundation 100 %$/)).toBeTruthy();
+    // Pressed blindly it records nothing.
+    const keep = screen.getByRole('button', { name: 'Keep' }) as HTMLButtonElement;
+    expect(keep.disabled).toBe(true);
     press('sealed brood');
+    expect(keep.disabled).toBe(true);
     fireEvent.pointerDown(left, { clientX: 5, clientY: 95, buttons: 1, pointerId: 1 });
     // The corner field and those about it: four of two hundred.
     expect(side(/^Side nearer the left: sealed brood 2 %, stores 50 %$/)).toBeTruthy();
@@ -82,10 +86,13 @@ describe('both sides of a frame', () => {
     press('All empty comb', 1);
     press('As it was');
     expect(side(/^Other side: foundation 100 %$/)).toBeTruthy();
+    expect(keep.disabled).toBe(true);
     press('sealed brood');
     press('¼ more sealed brood');
     press('Like the first side');
-    press('Keep');
+    // A double tap is one.
+    fireEvent.click(keep);
+    fireEvent.click(keep);
     await waitFor(() => expect(server.posted).toHaveLength(1));
     expect(server.refused).toEqual([]);
     expect(server.posted[0]).toMatchObject({

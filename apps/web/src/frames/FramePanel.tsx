@@ -2,6 +2,7 @@ import type { CombContent } from '@yellow-cell/contract';
 import { type CombField, combFields, combShares, combWords, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useSay } from '../app/units.ts';
+import { useOnce } from '../parts/useOnce.ts';
 import { withQuarterMore } from './AuditForm.tsx';
 import { combContents, combLook } from './CombBar.tsx';
 import { CombPaint } from './CombPaint.tsx';
@@ -15,19 +16,18 @@ const USUAL_ASPECT = 2;
 export function FramePanel(props: LookingProps) {
   const say = useSay();
   const looking = useLooking(props);
-  const { sides, setSide, refused, save } = looking;
+  const { sides, setSide, touched, refused } = looking;
+  const save = useOnce(looking.save);
   const { boxView, compartment, slot } = props;
   const [fields, setFields] = useState<[CombField[], CombField[]]>(() => [
     combFields(sides[0]),
     combFields(sides[1]),
   ]);
   const [brush, setBrush] = useState<CombContent | 'empty'>('sealed');
-  const [touched, setTouched] = useState(false);
   const canEnter = compartment.colony !== undefined;
   const format = boxView.model.frames.find(({ id }) => id === slot.slot)?.format;
   const audit = slot.frame?.audit;
   const show = (at: 0 | 1, now: CombField[]) => {
-    setTouched(true);
     setFields((before) => (at === 0 ? [now, before[1]] : [before[0], now]));
     setSide(at, combShares(now));
   };
@@ -38,9 +38,7 @@ export function FramePanel(props: LookingProps) {
   };
   const again = () => {
     setFields([combFields(audit?.sides[0] ?? {}), combFields(audit?.sides[1] ?? {})]);
-    setSide(0, audit?.sides[0] ?? {});
-    setSide(1, audit?.sides[1] ?? {});
-    setTouched(false);
+    looking.again();
   };
   return (
     <section aria-label={`Frame ${slot.number} of ${boxView.box.label} ${compartment.name}`}>
@@ -126,7 +124,7 @@ export function FramePanel(props: LookingProps) {
             </p>
           )}
           <div className="flex gap-2">
-            <button type="button" className="button button-main min-h-12" onClick={() => void save()}>
+            <button type="button" className="button button-main min-h-12" disabled={!touched} onClick={save}>
               Keep
             </button>
             {touched && (

@@ -20,20 +20,28 @@ export const isFrame = ({ is }: FrameSlot): boolean => is === 'told' || is === '
 const changed = <T>([a, b]: readonly [T, T], at: 0 | 1, value: T): [T, T] =>
   at === 0 ? [value, b] : [a, value];
 
+function seenBefore({ frame }: FrameSlot): { sides: [CombSide, CombSide]; bees: [number, number] } {
+  const [left = {}, right = {}] = frame?.audit?.sides ?? [];
+  const [onLeft = 0, onRight = 0] = frame?.audit?.bees ?? [];
+  return { sides: [left, right], bees: [onLeft, onRight] };
+}
+
 /** What is seen on both sides of a frame, begun with what was seen last, and kept as one act. */
 export function useLooking({ boxView: { box }, compartment, slot, slots, onDone }: LookingProps) {
   const log = useLog();
-  const [sides, setSides] = useState<[CombSide, CombSide]>(() => {
-    const [a = {}, b = {}] = slot.frame?.audit?.sides ?? [];
-    return [a, b];
-  });
-  const [bees, setBees] = useState<[number, number]>(() => {
-    const [a = 0, b = 0] = slot.frame?.audit?.bees ?? [];
-    return [a, b];
-  });
+  const [sides, setSides] = useState(() => seenBefore(slot).sides);
+  const [bees, setBees] = useState(() => seenBefore(slot).bees);
   const [queen, setQueen] = useState(false);
   const [all, setAll] = useState(false);
+  const [touched, setTouched] = useState(false);
   const [refused, setRefused] = useState<string>();
+  /** What is pressed blindly records nothing: it must have been touched. */
+  const touching =
+    <A extends unknown[]>(set: (...given: A) => void) =>
+    (...given: A) => {
+      setTouched(true);
+      set(...given);
+    };
   const frames = slots.filter(isFrame);
   const save = async () => {
     const { colony, status, attempt, queens } = compartment;
@@ -64,14 +72,24 @@ export function useLooking({ boxView: { box }, compartment, slot, slots, onDone 
   };
   return {
     sides,
-    setSide: (at: 0 | 1, side: CombSide | ((before: CombSide) => CombSide)) =>
+    setSide: touching((at: 0 | 1, side: CombSide | ((before: CombSide) => CombSide)) =>
       setSides((now) => changed(now, at, typeof side === 'function' ? side(now[at]) : side)),
+    ),
     bees,
-    setBeesOn: (at: 0 | 1, share: number) => setBees((now) => changed(now, at, share)),
+    setBeesOn: touching((at: 0 | 1, share: number) => setBees((now) => changed(now, at, share))),
     queen,
-    setQueen,
+    setQueen: touching(setQueen),
     all,
-    setAll,
+    setAll: touching(setAll),
+    touched,
+    /** As it was seen last. */
+    again: () => {
+      setSides(seenBefore(slot).sides);
+      setBees(seenBefore(slot).bees);
+      setQueen(false);
+      setAll(false);
+      setTouched(false);
+    },
     /** Frames of the room. */
     count: frames.length,
     refused,
