@@ -195,6 +195,7 @@ export {
   spaceProblems,
 } from './reach/reach.ts';
 export { barsOf, type CellFate, cellsLeft } from './rounds/cellsOf.ts';
+export { type DonorRecord, donorRecords } from './rounds/donors.ts';
 export { freeFrom } from './rounds/freeFrom.ts';
 export { lotsOf } from './rounds/lotsOf.ts';
 export {

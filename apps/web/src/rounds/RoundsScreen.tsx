@@ -2,6 +2,7 @@ import { countOf } from '@yellow-cell/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Later } from '../parts/Later.tsx';
+import { Donors } from './Donors.tsx';
 import { LotList } from './LotList.tsx';
 import { NextList } from './NextList.tsx';
 import { PlanForm } from './PlanForm.tsx';
@@ -92,6 +93,7 @@ export function RoundsScreen() {
               Plan a round…
             </button>
             <LotList rearing={rearing} />
+            <Donors rearing={rearing} />
             <SeasonPlan rearing={rearing} />
             <p className="mt-4 text-sm text-soft">
               A lot’s odds are those of all queens wanted up to its day: queens that are there, and cells
