@@ -20,6 +20,16 @@ describe('frame by frame, where the cavity is reduced (handbook 7)', () => {
     expect(advice(left, right)).toBe(verdict);
   });
 
+  it.each<[CombSide, CombSide, string]>([
+    [{ partDrawn: 0.8 }, {}, 'part drawn, and nothing in it.'],
+    [{}, { partDrawn: 0.8 }, 'part drawn, and nothing in it.'],
+    [{ foundation: 1 }, {}, 'part drawn, and nothing in it.'],
+    [{ foundation: 1 }, { foundation: 1 }, 'foundation.'],
+    [{}, {}, 'empty drawn comb; as many stay as the feed still to be given will fill.'],
+  ])('says of %o and %o why it goes', (left, right, reason) => {
+    expect(frameAdvice({ on: '2026-10-01', sides: [left, right] }, defaultConstants).reason).toBe(reason);
+  });
+
   it('turns the undrawn side of a frame with stores inward, and leaves it where it looks there', () => {
     const [drawn, not]: CombSide[] = [{ stores: 0.6 }, { partDrawn: 0.9 }];
     expect(advice(drawn as CombSide, not as CombSide, 0)).toBe('turn');

@@ -29,6 +29,32 @@ const found = (events: readonly LogEvent[], act: ManyAct, on?: string) =>
 const two = [...box('b2', 'B2', 9), ...box('b1', 'B1', 2)];
 const stocked = [...two, in1('c1', 0, 'b1'), in1('c2', 1, 'b1'), in1('c3', 2, 'b2')];
 
+describe('queens to be marked', () => {
+  const laying = (colony: string, at: number, queen: string) => [
+    in1(colony, at, 'b1'),
+    told('cellGiven', day(0), { box: 'b1', colony, attempt: queen }),
+    told('eggsSeen', day(14), { box: 'b1', colony, attempt: queen }),
+  ];
+  it('are those that lay, stand alone in their room, and bear no mark', () => {
+    const [c1, c2] = [laying('c1', 0, 'q1'), laying('c2', 1, 'q2')];
+    const virgin = [
+      in1('c3', 2, 'b1'),
+      told('cellGiven', day(0), { box: 'b1', colony: 'c3', attempt: 'q3' }),
+      told('cellOpened', day(3), { box: 'b1', colony: 'c3', attempt: 'q3' }),
+    ];
+    const events = [...box('b1', 'B1', 2), ...c1, ...c2, ...virgin];
+    expect(found(events, 'mark', day(16))).toEqual(['B1 0', 'B1 1']);
+    const marked = told('queenMarked', day(15), {
+      box: 'b1',
+      colony: 'c1',
+      queen: 'q1',
+      colour: 'white',
+      clipped: false,
+    });
+    expect(found([...events, marked], 'mark', day(16))).toEqual(['B1 1']);
+  });
+});
+
 describe('many at once', () => {
   it('finds the rooms that an act fits as they stand, and says which of them want it', () => {
     expect(found(two, 'stock')).toEqual(['B1 0', 'B1 1', 'B1 2', 'B2 0', 'B2 1', 'B2 2']);
