@@ -7,6 +7,8 @@ const SLOWED = 4;
 const ANSWER_MS = 100;
 const REST_SHARE = 10;
 const REST_S = 10;
+const MOST_TAPS = 6;
+const SETTLED_MS = 6_000;
 const against = 'the limit, a processor slowed four times';
 
 /**
@@ -22,6 +24,8 @@ async function onALaptop(browser: Browser, stage: Stage): Promise<Figure[]> {
   const page = await slowPage(browser, { viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
   await page.goto(`${stage.url}/yard?view=map`);
   await page.waitForLoadState('networkidle');
+  // What is pressed first is fetched while the screen rests.
+  await page.waitForTimeout(SETTLED_MS);
   const room = (between: string) => (name: string) =>
     answered(
       page,
@@ -73,7 +77,8 @@ async function onAWalk(browser: Browser, stage: Stage): Promise<Figure[]> {
   const page = await slowPage(browser, { viewport: { width: 390, height: 844 }, hasTouch: true });
   await page.goto(`${stage.url}/yard?view=today`);
   await page.getByRole('link', { name: 'Walk' }).tap();
-  await page.getByText(/^box 1 of/).waitFor();
+  const place = await page.getByText(/^box 1 of/).textContent();
+  const boxes = Number(/of (\d+)$/.exec(place ?? '')?.[1]);
   await page.waitForLoadState('networkidle');
   await page.waitForTimeout(2_000);
   const session = await page.context().newCDPSession(page);
@@ -86,7 +91,7 @@ async function onAWalk(browser: Browser, stage: Stage): Promise<Figure[]> {
   await page.waitForTimeout(REST_S * 1_000);
   const share = (100 * ((await busy_s()) - before)) / REST_S;
   const taps: number[] = [];
-  for (let box = 2; box <= 6; box++)
+  for (let box = 2; box <= Math.min(MOST_TAPS, boxes); box++)
     taps.push(
       await answered(
         page,
