@@ -311,6 +311,8 @@ test('frames are looked through by taps, carried by keyboard, turned, taken out 
   await page.getByRole('button', { name: 'Stock it…' }).click();
   await page.getByRole('button', { name: 'Stocked', exact: true }).click();
   await page.getByRole('link', { name: '3, one by one' }).click();
+  // Without room for a second column the form unfolds below its frame.
+  await page.setViewportSize({ width: 900, height: 800 });
   await page.getByRole('button', { name: 'Look through F1 West, frame 1' }).click();
   for (let quarter = 0; quarter < 3; quarter++)
     await page.getByRole('button', { name: /^Side nearer the left: sealed brood/ }).click();
