@@ -317,7 +317,7 @@ test('frames are looked through by taps, carried by keyboard, turned, taken out 
   for (let quarter = 0; quarter < 3; quarter++)
     await page.getByRole('button', { name: /^Side nearer the left: sealed brood/ }).click();
   await page.getByRole('button', { name: /^Other side: stores/ }).click();
-  await page.getByLabel('The queen is on this frame').first().check();
+  await page.getByLabel('The queen is on this frame').check();
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   const first = page.getByRole('img', { name: 'F1 West, frame 1, side nearer the left: sealed brood 75 %' });
   await expect(first).toBeVisible();

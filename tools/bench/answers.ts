@@ -113,6 +113,9 @@ async function onAWalk(browser: Browser, stage: Stage): Promise<Figure[]> {
   ];
 }
 
+/** What names a screen, a slip, or the place in a walk. */
+const HEADS = 'h1, h2, h1 ~ span';
+
 async function slowPage(browser: Browser, options: Parameters<Browser['newContext']>[0]): Promise<Page> {
   const context = await browser.newContext(options);
   const page = await context.newPage();
@@ -121,20 +124,22 @@ async function slowPage(browser: Browser, options: Parameters<Browser['newContex
   return page;
 }
 
-/** Milliseconds from the pointer going up on a thing to the next frame that finds a heading of such a beginning on the screen, where there was none. */
+/** Milliseconds from the pointer going up on a thing to the next frame that finds a heading of such a beginning on the screen; there must be none before. */
 async function answered(page: Page, thing: Locator, text: string, tap = false): Promise<number> {
   await thing.waitFor();
+  const before = await page.locator(HEADS).allTextContents();
+  if (before.some((each) => each.startsWith(text))) throw new Error(`“${text}” stands there already.`);
   // No named function within: the tool that reads TypeScript would mark it with a helper that the page has not.
   const shown = await page.evaluateHandle(
-    (wanted) => ({
+    ([wanted, heads]) => ({
       ms: new Promise<number>((done) => {
         addEventListener(
           'pointerup',
           async ({ timeStamp }) => {
             for (;;) {
               await new Promise(requestAnimationFrame);
-              const heads = [...document.querySelectorAll('h1, h2, h1 ~ span')];
-              if (!heads.some(({ textContent }) => textContent?.startsWith(wanted))) continue;
+              const found = [...document.querySelectorAll(heads)];
+              if (!found.some(({ textContent }) => textContent?.startsWith(wanted))) continue;
               return done(performance.now() - timeStamp);
             }
           },
@@ -142,7 +147,7 @@ async function answered(page: Page, thing: Locator, text: string, tap = false): 
         );
       }),
     }),
-    text,
+    [text, HEADS] as const,
   );
   await (tap ? thing.tap() : thing.click());
   const ms = await shown.evaluate(({ ms: until }) => until);

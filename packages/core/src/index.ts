@@ -197,6 +197,7 @@ export {
 export { barsOf, type CellFate, cellsLeft } from './rounds/cellsOf.ts';
 export { type DonorRecord, donorRecords } from './rounds/donors.ts';
 export { freeFrom } from './rounds/freeFrom.ts';
+export { type IncubatorWatch, incubatorOf } from './rounds/incubator.ts';
 export { lotsOf } from './rounds/lotsOf.ts';
 export {
   type LotOdds,
@@ -237,7 +238,6 @@ export {
   seasonProblems,
   seasonProgramme,
 } from './season/seasonModel.ts';
-export { type IncubatorWatch, incubatorOf } from './sensors/incubator.ts';
 export { judgeFeed, reportOf } from './sensors/judge.ts';
 export { dailyWeights, type ScaleUse, scaleUse } from './sensors/scale.ts';
 export { slugOf } from './slug.ts';
@@ -344,7 +344,7 @@ export {
   combFields,
   combShares,
   fieldsAt,
-} from './yard/combCells.ts';
+} from './yard/combFields.ts';
 export {
   compartmentsOf,
   designOf,
@@ -393,7 +393,7 @@ export { metIn, raisesIn, roleName, roles, roleTable } from './yard/roles/roles.
 export { type InBox, roomName } from './yard/roomName.ts';
 export { roleSign, roomWords, statusLine } from './yard/roomWords.ts';
 export { type RoomYear, roomYears, type Stretch } from './yard/roomYear.ts';
-export { type FrameSlot, slotsOf } from './yard/slots.ts';
+export { type FrameSlot, hangs, hangsComb, slotsOf } from './yard/slots.ts';
 export { asEvent, stateOfStanding } from './yard/standing.ts';
 export type { Designs, Known, YardState } from './yard/state.ts';
 export {

@@ -60,7 +60,7 @@ export const BenchSlip = memo(function BenchSlip({
   return (
     <aside
       aria-label="The design"
-      className="w-full shrink-0 border-l border-hairline bg-slip px-5 py-4 lg:h-full lg:w-[23rem] lg:overflow-y-auto"
+      className="w-full shrink-0 border-l border-hairline bg-slip px-5 py-4 lg:h-full lg:w-[23rem] lg:scroll-pt-48 lg:overflow-y-auto"
     >
       <SaveDesign desk={desk} saved={saved} possible={problems.length === 0} />
       {problems.map(({ path, sentence }) => (

@@ -1,4 +1,4 @@
-import { useMutation, useQueries, useQuery } from '@tanstack/react-query';
+import { useQueries, useQuery } from '@tanstack/react-query';
 import type { Design, DesignSummary, Joint, NestAnswer, Workshop } from '@yellow-cell/contract';
 import {
   type Constants,
@@ -179,7 +179,15 @@ interface GroupProps {
 
 function Group({ group, answer, boxes, alone, currency, constants }: GroupProps) {
   const units = useUnits();
-  const perSheet = useMutation({ mutationFn: () => boxesOfOneSheet(group, boxes) });
+  const [asked, setAsked] = useState(false);
+  // Of one box: another number of them is the same question, another joint or saw cut is not.
+  const ofOne = group.question?.parts.map((part) => ({ ...part, count: part.count / boxes }));
+  const perSheet = useQuery({
+    queryKey: ['boxesOfOneSheet', group.question?.sheet, group.question?.kerf_mm, ofOne],
+    queryFn: () => boxesOfOneSheet(group, boxes),
+    enabled: asked,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
   const kept = answer ? worthKeeping(answer, constants) : [];
   const cost = answer ? costOf(group, answer) : null;
   return (
@@ -207,10 +215,10 @@ function Group({ group, answer, boxes, alone, currency, constants }: GroupProps)
               <button
                 type="button"
                 className="underline"
-                disabled={perSheet.isPending}
-                onClick={() => perSheet.mutate()}
+                disabled={perSheet.isFetching}
+                onClick={() => setAsked(true)}
               >
-                {perSheet.isPending ? 'Trying…' : 'How many boxes does one sheet give?'}
+                {perSheet.isFetching ? 'Trying…' : 'How many boxes does one sheet give?'}
               </button>
             ) : (
               <strong role="status">

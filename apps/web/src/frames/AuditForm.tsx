@@ -47,6 +47,14 @@ export function AuditForm(props: LookingProps) {
               );
             })}
           </div>
+          <button
+            type="button"
+            className="button mt-1 min-h-11 w-full text-sm font-normal"
+            aria-label={`${SIDES[at]}: empty drawn comb`}
+            onClick={() => setSide(at, {})}
+          >
+            empty drawn comb
+          </button>
           <BeesOn looking={looking} at={at} />
         </fieldset>
       ))}

@@ -17,10 +17,17 @@ interface CombPaintProps {
 /** One side of a comb in its frame, painted by the pointer; all of it can be told by the buttons below as well. */
 export function CombPaint({ fields, label, aspect, onPaint }: CombPaintProps) {
   const comb = useRef<HTMLDivElement>(null);
-  const paint = ({ clientX, clientY, buttons }: PointerEvent) => {
+  const paint = ({ nativeEvent, buttons }: PointerEvent) => {
     const box = comb.current?.getBoundingClientRect();
     if (!box || !onPaint || buttons === 0) return;
-    onPaint(fieldsAt((clientX - box.left) / box.width, (clientY - box.top) / box.height, REACH));
+    // All places that a quick stroke went over, and not only those at which the page was asked.
+    const strokes = nativeEvent.getCoalescedEvents?.() ?? [];
+    const places = strokes.length > 0 ? strokes : [nativeEvent];
+    onPaint(
+      places.flatMap(({ clientX, clientY }) =>
+        fieldsAt((clientX - box.left) / box.width, (clientY - box.top) / box.height, REACH),
+      ),
+    );
   };
   return (
     <div className="border-x-8 border-t-[10px] border-b-8 border-[var(--wood)] outline outline-1 outline-[var(--wood-line)]">

@@ -1,36 +1,15 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { LogEvent } from '@yellow-cell/contract';
 import { slotsOf } from '@yellow-cell/core';
 import { afterEach, beforeAll, describe, expect, it } from 'vitest';
-import {
-  BOX,
-  bays,
-  built,
-  id,
-  type Server,
-  serverWith,
-  show,
-  slots,
-  told,
-} from '../yard/onScreen.test.kit.tsx';
+import { built, id, type Server, serverWith, show, slots } from '../yard/onScreen.test.kit.tsx';
 import { withQuarterMore } from './AuditForm.tsx';
 import { FramePanel } from './FramePanel.tsx';
+import { bees, looked } from './looked.test.kit.ts';
 
-const of = { box: BOX, colony: id(11) };
-const bees = told('stocked', '2026-05-20', {
-  ...of,
-  bays: bays.slice(0, 1),
-  frames: { sealedBrood: 1, stores: 1, drawn: 1 },
-  shakes: 2,
-  openBrood: false,
-});
-const looked = told('frameAudited', '2026-06-01', {
-  ...of,
-  frame: id(41),
-  slot: slots[0] as string,
-  sides: [{ stores: 0.5 }, { foundation: 1 }],
-});
+const queenless = bees('none');
+const first = looked(41, 0, { stores: 0.5 }, { foundation: 1 });
 
 /** The first frame of the first room, as the screen shows it beside the list. */
 function open(events: readonly LogEvent[]): Server {
@@ -42,15 +21,7 @@ function open(events: readonly LogEvent[]): Server {
     if (!boxView || !compartment || !room) return null;
     const all = slotsOf(view.state, boxView.box, room, compartment);
     const [slot] = all;
-    return slot ? (
-      <FramePanel
-        boxView={boxView}
-        compartment={compartment}
-        slot={slot}
-        slots={all}
-        onDone={() => undefined}
-      />
-    ) : null;
+    return slot ? <FramePanel boxView={boxView} compartment={compartment} slot={slot} slots={all} /> : null;
   });
   return server;
 }
@@ -69,7 +40,7 @@ afterEach(cleanup);
 
 describe('both sides of a frame', () => {
   it('are drawn as last seen, painted by the pointer, and kept by their shares', async () => {
-    const server = open([bees, looked]);
+    const server = open([queenless, first]);
     const left = await screen.findByRole('img', { name: 'Side nearer the left: stores 50 %' });
     expect(side(/^Other side: foundation 100 %$/)).toBeTruthy();
     // Pressed blindly it records nothing.
@@ -82,6 +53,14 @@ describe('both sides of a frame', () => {
     expect(side(/^Side nearer the left: sealed brood 2 %, stores 50 %$/)).toBeTruthy();
     fireEvent.pointerMove(left, { clientX: 105, clientY: 95, buttons: 0, pointerId: 1 });
     expect(side(/sealed brood 2 %, stores 50 %$/)).toBeTruthy();
+    // Two strokes before the page is drawn anew, of six and of four fields: neither is lost.
+    act(() => {
+      for (const clientX of [195, 100])
+        left.dispatchEvent(
+          new PointerEvent('pointermove', { clientX, clientY: 50, buttons: 1, bubbles: true }),
+        );
+    });
+    expect(side(/^Side nearer the left: sealed brood 7 %, stores 47 %$/)).toBeTruthy();
     press('empty comb');
     press('All empty comb', 1);
     press('As it was');
@@ -108,7 +87,7 @@ describe('both sides of a frame', () => {
   });
 
   it('stand for all frames of the room, in one act', async () => {
-    const server = open([bees, looked]);
+    const server = open([queenless, first]);
     await screen.findByRole('img', { name: /^Side nearer the left/ });
     press('stores');
     press('All stores');

@@ -1,6 +1,6 @@
 import type { CombContent } from '@yellow-cell/contract';
 import { type CombField, combFields, combShares, combWords, showDay } from '@yellow-cell/core';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useSay } from '../app/units.ts';
 import { useOnce } from '../parts/useOnce.ts';
 import { withQuarterMore } from './AuditForm.tsx';
@@ -12,34 +12,42 @@ import { type LookingProps, SIDES, useLooking } from './useLooking.ts';
 /** Where no frame says otherwise: a side is about twice as long as it is high. */
 const USUAL_ASPECT = 2;
 
+type Fields = readonly [CombField[], CombField[]];
+
 /** Both sides of the chosen frame, drawn as they were last seen, and painted as they are now. */
-export function FramePanel(props: LookingProps) {
+export function FramePanel(props: Omit<LookingProps, 'onDone'>) {
   const say = useSay();
-  const looking = useLooking(props);
+  const looking = useLooking({ ...props, onDone: () => again() });
   const { sides, setSide, touched, refused } = looking;
   const save = useOnce(looking.save);
   const { boxView, compartment, slot } = props;
-  const [fields, setFields] = useState<[CombField[], CombField[]]>(() => [
-    combFields(sides[0]),
-    combFields(sides[1]),
-  ]);
+  const audit = slot.frame?.audit;
+  const seen = (): Fields => [combFields(audit?.sides[0] ?? {}), combFields(audit?.sides[1] ?? {})];
+  const [fields, setFields] = useState(seen);
+  // A pointer moves more often than the page is drawn: each stroke goes on from the last, and not from what is drawn.
+  const latest = useRef(fields);
   const [brush, setBrush] = useState<CombContent | 'empty'>('sealed');
   const canEnter = compartment.colony !== undefined;
   const format = boxView.model.frames.find(({ id }) => id === slot.slot)?.format;
-  const audit = slot.frame?.audit;
-  const show = (at: 0 | 1, now: CombField[]) => {
-    setFields((before) => (at === 0 ? [now, before[1]] : [before[0], now]));
-    setSide(at, combShares(now));
+  const said = (at: 0 | 1) => (audit || touched ? sharesIn(fields[at]) : 'not looked at');
+  const draw = (now: Fields) => {
+    latest.current = now;
+    setFields(now);
+  };
+  const show = (at: 0 | 1, side: CombField[]) => {
+    const [left, right] = latest.current;
+    draw(at === 0 ? [side, right] : [left, side]);
+    setSide(at, combShares(side));
   };
   const paint = (at: 0 | 1) => (which: readonly number[]) => {
-    const now = [...fields[at]];
+    const now = [...latest.current[at]];
     for (const field of which) now[field] = brush === 'empty' ? null : brush;
     show(at, now);
   };
-  const again = () => {
-    setFields([combFields(audit?.sides[0] ?? {}), combFields(audit?.sides[1] ?? {})]);
+  function again() {
+    draw(seen());
     looking.again();
-  };
+  }
   return (
     <section aria-label={`Frame ${slot.number} of ${boxView.box.label} ${compartment.name}`}>
       <h2 className="text-lg">
@@ -77,11 +85,11 @@ export function FramePanel(props: LookingProps) {
             </legend>
             <CombPaint
               fields={fields[at]}
-              label={`${SIDES[at]}: ${sharesIn(fields[at])}`}
+              label={`${SIDES[at]}: ${said(at)}`}
               aspect={format ? format.bodyLength_mm / format.depth_mm : USUAL_ASPECT}
               onPaint={canEnter ? paint(at) : undefined}
             />
-            <p className="min-h-10 text-sm text-soft">{sharesIn(fields[at])}</p>
+            <p className="min-h-10 text-sm text-soft">{said(at)}</p>
             {canEnter && (
               <div className="mt-1 flex flex-wrap gap-1">
                 {brush !== 'empty' && (

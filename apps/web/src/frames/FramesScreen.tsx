@@ -1,9 +1,10 @@
 import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { FramePurpose, Yard } from '@yellow-cell/contract';
-import { slotsOf } from '@yellow-cell/core';
+import { hangsComb, slotsOf } from '@yellow-cell/core';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { useWide } from '../app/narrow.ts';
 import { useAsOf } from '../app/now.ts';
 import { yardsQuery } from '../app/queries.ts';
 import { draft } from '../app/useLog.ts';
@@ -17,7 +18,6 @@ import { movesBetween, type Place } from './moves.ts';
 import { Outside } from './Outside.tsx';
 import { Room } from './Room.tsx';
 import { useFrameSensors } from './useFrameSensors.ts';
-import { isFrame } from './useLooking.ts';
 
 /** Frames of one box, or of two side by side: looked through, carried, turned, taken out and put back. */
 export function FramesScreen() {
@@ -40,9 +40,10 @@ function Frames({ yard }: { yard: Yard }) {
   );
   const boxes = chosen.length > 0 ? chosen : view.boxes.slice(0, 1);
   const [slot, setSlot] = useState<string>();
-  const [kept, setKept] = useState(0);
-  const hung = boxes.flatMap((boxView) => framesOf(view, boxView));
-  const shown = hung.find((each) => each.slot.slot === slot) ?? hung[0];
+  // Beside one box alone there is room for a frame, both sides.
+  const beside = useWide() && boxes.length === 1;
+  const combs = beside ? boxes.flatMap((boxView) => combsOf(view, boxView)) : [];
+  const shown = combs.find((each) => each.slot.slot === slot) ?? combs[0];
   const places = new Map(
     boxes.flatMap((each) => placesOf(view, each).map((place) => [keyOf(place), place] as const)),
   );
@@ -138,21 +139,20 @@ function Frames({ yard }: { yard: Yard }) {
                     compartment={compartment}
                     slots={slotsOf(view.state, boxView.box, room, compartment)}
                     advise={advise}
-                    chosen={boxes.length > 1 ? undefined : shown?.slot.slot}
-                    onChoose={boxes.length > 1 ? undefined : setSlot}
+                    chosen={shown?.slot.slot}
+                    onChoose={beside ? setSlot : undefined}
                   />
                 ) : null;
               })}
               <Outside view={view} boxView={boxView} />
             </section>
           ))}
-          {/* Beside one box alone there is room for a frame, both sides. */}
-          {boxes.length === 1 && shown && (
-            <aside className="self-start max-lg:hidden lg:sticky lg:top-0">
+          {shown && (
+            <aside className="sticky top-0 self-start">
+              {/* Begun anew once it is another frame, or was turned, or seen anew. */}
               <FramePanel
-                key={`${shown.boxView.box.id} ${shown.slot.slot} ${shown.slot.frame?.id ?? ''} ${shown.slot.frame?.audit?.on ?? ''} ${kept}`}
+                key={`${shown.boxView.box.id} ${shown.slot.slot} ${JSON.stringify(shown.slot.frame)}`}
                 {...shown}
-                onDone={() => setKept(kept + 1)}
               />
             </aside>
           )}
@@ -163,12 +163,12 @@ function Frames({ yard }: { yard: Yard }) {
   );
 }
 
-/** Every frame that hangs in a box, with its room. */
-function framesOf(view: YardView, boxView: BoxView) {
+/** Every comb that hangs in a box, with its room. */
+function combsOf(view: YardView, boxView: BoxView) {
   return boxView.compartments.flatMap((compartment, index) => {
     const room = boxView.model.compartments[index];
     const slots = room ? slotsOf(view.state, boxView.box, room, compartment) : [];
-    return slots.filter(isFrame).map((slot) => ({ boxView, compartment, slot, slots }));
+    return slots.filter(hangsComb).map((slot) => ({ boxView, compartment, slot, slots }));
   });
 }
 

@@ -4,40 +4,13 @@ import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/re
 import type { LogEvent } from '@yellow-cell/contract';
 import { slotsOf } from '@yellow-cell/core';
 import { afterEach, describe, expect, it } from 'vitest';
-import {
-  BOX,
-  bays,
-  built,
-  id,
-  type Server,
-  serverWith,
-  show,
-  slots,
-  told,
-} from '../yard/onScreen.test.kit.tsx';
+import { BOX, built, id, type Server, serverWith, show, slots, told } from '../yard/onScreen.test.kit.tsx';
+import { bees, looked } from './looked.test.kit.ts';
 import { Outside } from './Outside.tsx';
 import { Room } from './Room.tsx';
 
-const COLONY = id(11);
-const of = { box: BOX, colony: COLONY };
-const bees = told('stocked', '2026-05-20', {
-  ...of,
-  bays: bays.slice(0, 1),
-  frames: { sealedBrood: 1, stores: 1, drawn: 1 },
-  shakes: 2,
-  openBrood: false,
-  queen: 'unknown',
-});
-const looked = (frame: number, at: number, stores: number) =>
-  told('frameAudited', '2026-06-01', {
-    ...of,
-    frame: id(frame),
-    slot: slots[at] as string,
-    sides: [{ stores }, { stores }],
-  });
-
 function open(events: readonly LogEvent[] = [], advise = false): Server {
-  const server = serverWith([...built, bees, ...events]);
+  const server = serverWith([...built, bees('unknown'), ...events]);
   show(server, (view) => {
     const [boxView] = view.boxes;
     const [compartment] = boxView?.compartments ?? [];
@@ -80,8 +53,21 @@ describe('the frames of a compartment', () => {
     });
   });
 
+  it('tell nothing where nothing was touched, and that both sides are empty where it was said', async () => {
+    const server = open();
+    await screen.findByText('It is unknown.');
+    tap(/^Look through .*frame 1$/);
+    fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
+    expect((await screen.findByRole('alert')).textContent).toContain('Nothing is told of it yet');
+    expect(server.posted).toEqual([]);
+    tap(/^Other side: empty drawn comb$/);
+    fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
+    await waitFor(() => expect(server.posted).toHaveLength(1));
+    expect(server.posted[0]?.payload).toMatchObject({ sides: [{}, {}] });
+  });
+
   it('go out until they are back, in their place', async () => {
-    const server = open([looked(41, 0, 0.5)]);
+    const server = open([looked(41, 0, { stores: 0.5 })]);
     await screen.findByText('It is unknown.');
     tap(/^Out: .*frame 1$/);
     fireEvent.change(screen.getByLabelText('Where it is'), { target: { value: 'School' } });
@@ -97,7 +83,7 @@ describe('the frames of a compartment', () => {
   });
 
   it('say what becomes of them where the cavity is reduced; one that is kept wants a reason to go', async () => {
-    const server = open([looked(41, 0, 0.5), looked(42, 1, 0)], true);
+    const server = open([looked(41, 0, { stores: 0.5 }), looked(42, 1, { stores: 0 })], true);
     await screen.findByText(/stores worth feeling/);
     expect(screen.getByText(/empty drawn comb/)).toBeTruthy();
     tap(/^Out: .*frame 1$/);
@@ -108,7 +94,7 @@ describe('the frames of a compartment', () => {
     expect(server.posted).toEqual([]);
     cleanup();
 
-    const other = open([looked(42, 1, 0)], true);
+    const other = open([looked(42, 1, { stores: 0 })], true);
     await screen.findByText(/empty drawn comb/);
     tap(/^Out: .*frame 2$/);
     fireEvent.click(screen.getByRole('button', { name: 'Taken out' }));

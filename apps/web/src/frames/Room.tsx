@@ -3,13 +3,14 @@ import {
   type FrameAdvice,
   type FrameSlot,
   frameAdvice,
+  hangs,
+  hangsComb,
   inwardSides,
   showDay,
   statusLine,
 } from '@yellow-cell/core';
 import { GripVertical } from 'lucide-react';
 import { useState } from 'react';
-import { isWide } from '../app/narrow.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { QueenMark } from '../yard/QueenMark.tsx';
@@ -19,7 +20,6 @@ import { AuditForm } from './AuditForm.tsx';
 import { CombBar } from './CombBar.tsx';
 import { combIn, turned } from './moves.ts';
 import { OutForm } from './OutForm.tsx';
-import { isFrame } from './useLooking.ts';
 
 interface RoomProps {
   view: YardView;
@@ -89,7 +89,8 @@ function Strip({
   const log = useLog();
   const [open, setOpen] = useState<'audit' | 'out'>();
   const id = `${boxView.box.id} ${slot.slot}`;
-  const isHung = isFrame(slot);
+  const isHung = hangs(slot);
+  const isComb = hangsComb(slot);
   const { setNodeRef: dropRef, isOver } = useDroppable({ id, disabled: slot.is === 'feeder' });
   const {
     setNodeRef: dragRef,
@@ -162,6 +163,10 @@ function Strip({
               </button>
             )}
           </span>
+        ) : !isComb ? (
+          <span className="flex-1 text-soft">
+            {slot.holds === 'bank' ? 'bars with cages' : 'bars with cells'}
+          </span>
         ) : (
           <span className="grid min-w-0 flex-1 gap-0.5">
             <CombBar side={audit?.sides[0]} label={`${name}, side nearer the left`} />
@@ -181,17 +186,16 @@ function Strip({
         </span>
         {isHung && compartment.colony && (
           <span className="flex shrink-0 gap-1">
-            <button
-              type="button"
-              aria-label={`Look through ${name}`}
-              className="button min-h-11 px-2"
-              onClick={() => {
-                if (onChoose && isWide()) onChoose(slot.slot);
-                else setOpen('audit');
-              }}
-            >
-              Look
-            </button>
+            {isComb && (
+              <button
+                type="button"
+                aria-label={`Look through ${name}`}
+                className="button min-h-11 px-2"
+                onClick={() => (onChoose ? onChoose(slot.slot) : setOpen('audit'))}
+              >
+                Look
+              </button>
+            )}
             <button
               type="button"
               aria-label={`Turn ${name} round`}

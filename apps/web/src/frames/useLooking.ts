@@ -1,5 +1,5 @@
 import type { CombSide } from '@yellow-cell/contract';
-import type { FrameSlot } from '@yellow-cell/core';
+import { type FrameSlot, hangsComb } from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
@@ -15,7 +15,6 @@ export interface LookingProps {
 }
 
 export const SIDES = ['Side nearer the left', 'Other side'] as const;
-export const isFrame = ({ is }: FrameSlot): boolean => is === 'told' || is === 'untold';
 
 const changed = <T>([a, b]: readonly [T, T], at: 0 | 1, value: T): [T, T] =>
   at === 0 ? [value, b] : [a, value];
@@ -42,10 +41,14 @@ export function useLooking({ boxView: { box }, compartment, slot, slots, onDone 
       setTouched(true);
       set(...given);
     };
-  const frames = slots.filter(isFrame);
+  const frames = slots.filter(hangsComb);
   const save = async () => {
     const { colony, status, attempt, queens } = compartment;
     if (!colony) return;
+    if (!touched) {
+      setRefused('Nothing is told of it yet: say what is on it, or that its comb is empty.');
+      return;
+    }
     const of = { box: box.id, colony: colony.id };
     const brood = sides.some(({ eggs = 0, openBrood = 0 }) => eggs > 0 || openBrood > 0);
     const awaited = brood && (status === 'cellGiven' || status === 'virgin' || status === 'caged');
@@ -90,7 +93,7 @@ export function useLooking({ boxView: { box }, compartment, slot, slots, onDone 
       setAll(false);
       setTouched(false);
     },
-    /** Frames of the room. */
+    /** Frames of the room that can be looked through. */
     count: frames.length,
     refused,
     save,

@@ -29,7 +29,6 @@ export function frameFromAbove({ id, holds, x, y, bar }: FrameSolid): RectShape[
   const deep = Math.min(wide_mm, lengthOf(x) - 4);
   return [
     ...lugs,
-    rect('frame', id, x, y),
     rect('bar', id, x, y),
     ...along(between(y), apart_mm).map((at) =>
       hung(holds, id, around(middleOf(x), deep), around(at, wide_mm)),

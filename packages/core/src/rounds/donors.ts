@@ -21,6 +21,8 @@ export interface DonorRecord {
   tooNear: readonly { graft: Day; before: Day }[];
 }
 
+const NEVER: Day = '9999-12-31';
+
 /** Donors of all rounds, those whose comb is due first at the beginning (handbook 5, a donor in a holding box). */
 export function donorRecords(
   views: readonly RoundView[],
@@ -57,6 +59,7 @@ export function donorRecords(
       };
     })
     .sort(
-      (a, b) => (a.next?.comb ?? 'z').localeCompare(b.next?.comb ?? 'z') || a.donor.localeCompare(b.donor),
+      (a, b) =>
+        (a.next?.comb ?? NEVER).localeCompare(b.next?.comb ?? NEVER) || a.donor.localeCompare(b.donor),
     );
 }

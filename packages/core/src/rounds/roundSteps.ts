@@ -30,7 +30,7 @@ export function roundSteps({ round, days, cells, queens, open, outcome }: RoundV
     step(
       'Drawn comb to the donor',
       on(days.donorComb),
-      'At the hour at which you will graft: four days on, its larvae are 12 to 24 hours old.',
+      'At the hour of the graft: four days on, its larvae are 12 to 24 hours old.',
       planned,
     ),
     step(planned ? 'Graft' : 'Grafted', on(days.graft), `${round.grafts} larvae of ${round.donor}.`, planned),

@@ -90,18 +90,19 @@ const PATTERNS = {
 export function inMeasures(sentence: string, measures: Measures): string {
   const { length, weight, volume, temperature, dates } = measures;
   let said = sentence;
-  const put = (pattern: RegExp, show: (value: number) => string): void => {
+  const put = (pattern: RegExp, show: (value: number, decimals: number) => string): void => {
+    const shown = (figure: string) =>
+      show(Number(figure.replace('−', '-')), figure.split('.')[1]?.length ?? 0);
     said = said.replaceAll(pattern, (_, from: string | undefined, between: string | undefined, to: string) =>
-      from === undefined
-        ? show(figureOf(to))
-        : rangeOf(show(figureOf(from)), between ?? '', show(figureOf(to))),
+      from === undefined ? shown(to) : rangeOf(shown(from), between ?? '', shown(to)),
     );
   };
   if (length === 'inch') put(PATTERNS.mm, (mm) => showLength(mm, 'inch'));
   if (weight === 'lb') put(PATTERNS.kg, (kg) => showWeight(kg, measures));
   if (volume !== 'l') put(PATTERNS.litres, (litres) => showVolume(litres, measures));
   if (temperature === 'F') {
-    put(PATTERNS.celsius, (celsius) => showTemperature(celsius, measures));
+    // A tenth that is said is one that matters.
+    put(PATTERNS.celsius, (celsius, decimals) => showTemperature(celsius, measures, decimals));
     put(PATTERNS.kelvin, (kelvin) => showKelvin(kelvin, measures));
   }
   if (dates === 'monthDay' || dates === 'iso')
@@ -110,7 +111,6 @@ export function inMeasures(sentence: string, measures: Measures): string {
     );
   return said;
 }
-const figureOf = (figure: string): number => Number(figure.replace('−', '-'));
 /** “35 to 40 kg” states its unit once. */
 function rangeOf(from: string, between: string, to: string): string {
   const unit = to.slice(to.lastIndexOf(' '));

@@ -11,7 +11,8 @@ const LIMITS: Readonly<Record<Measure, { least: number; most: number; step: numb
 const AHEAD_MS = 5 * 60_000;
 /** The very same value so often in a row is a probe that hangs: real ones waver. */
 const STUCK = 12;
-const SILENT_MS = 2 * 3_600_000;
+/** After so long without a reading nothing is known any more. */
+export const SILENT_MS = 2 * 3_600_000;
 const MOST_BOXES = 2_000;
 /** No probe was read before this; an older date is a broken clock. */
 const EARLIEST = Date.UTC(2000, 0, 1);

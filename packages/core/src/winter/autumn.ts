@@ -9,7 +9,7 @@ import type { Weather } from '../yard/due/expectation.ts';
 import { isCooling, recentMaximum } from '../yard/due/weather.ts';
 import { plannedOn } from '../yard/due/winterRules.ts';
 import { type InBox, roomName } from '../yard/roomName.ts';
-import { slotsOf } from '../yard/slots.ts';
+import { hangs, slotsOf } from '../yard/slots.ts';
 import type { YardState } from '../yard/state.ts';
 import { withoutQueen } from '../yard/withoutQueen.ts';
 import { forecastWinter, PLAN_RUNS, type WinterForecast, winterNeed } from './forecast.ts';
@@ -82,7 +82,7 @@ export function autumnTime(
       is: 'expanding',
       sentence: `${days}, ${reduceBelow_C} °C or more: colonies may still expand. Nothing is reduced yet; look down from above, and no further.`,
     };
-  return isCooling(weather, constants)
+  return isCooling(weather, constants) !== false
     ? { is: 'time', sentence: `${days}, below ${reduceBelow_C} °C: colonies have stopped expanding.` }
     : {
         is: 'expanding',
@@ -227,7 +227,7 @@ function usefulFrames(
   const compartment = model.compartments[room.position];
   if (!compartment) return undefined;
   const combs = slotsOf(state, box, compartment, room)
-    .filter(({ is }) => is === 'told' || is === 'untold')
+    .filter(hangs)
     .map((slot) => combOf(slot, season));
   const unlooked = combs.filter((comb) => comb.unlooked).length;
   if (unlooked * 2 > combs.length) return undefined;
@@ -247,7 +247,7 @@ function storesIn(
 ): number | undefined {
   const compartment = model.compartments[room.position];
   if (!compartment) return undefined;
-  const slots = slotsOf(state, box, compartment, room).filter(({ is }) => is === 'told' || is === 'untold');
+  const slots = slotsOf(state, box, compartment, room).filter(hangs);
   const looked = slots.filter(
     ({ frame }) => frame?.audit && daysBetween(frame.audit.on, on) <= constants.countFresh_d,
   );

@@ -7,7 +7,7 @@ import { above } from '../numbers.ts';
 import { countOf } from '../say/words.ts';
 import type { Row } from '../warmth/row.ts';
 import type { BoxView, CompartmentView } from '../yard/boxView.ts';
-import { type FrameSlot, slotsOf } from '../yard/slots.ts';
+import { type FrameSlot, hangs, slotsOf } from '../yard/slots.ts';
 import type { YardState } from '../yard/state.ts';
 import { type End, type FollowerPlace, fitCavity } from './cavity.ts';
 import { beesOfSeams } from './cluster.ts';
@@ -108,9 +108,7 @@ export function prepareRoom(
   if (!compartment || !format) return undefined;
   const { constants } = season;
   const side_kg = fullSide(format, constants);
-  const hung = slotsOf(state, box.box, compartment, room).filter(
-    ({ is }) => is === 'told' || is === 'untold',
-  );
+  const hung = slotsOf(state, box.box, compartment, room).filter(hangs);
   const combs = hung.map((each) => combOf(each, season));
   const wintering = (design: DesignContent, own: Compartment, insulation_mm: number) =>
     winteringOf(box, room, known.seams, constants, { design, own, insulation_mm });

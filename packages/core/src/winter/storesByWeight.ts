@@ -4,7 +4,7 @@ import type { Day } from '../calendar/days.ts';
 import { parts, partsProblems } from '../carpentry/parts.ts';
 import type { Constants } from '../constants/registry.ts';
 import type { BoxView, CompartmentView } from '../yard/boxView.ts';
-import { slotsOf } from '../yard/slots.ts';
+import { hangs, slotsOf } from '../yard/slots.ts';
 import type { YardState } from '../yard/state.ts';
 import { beesOfSeams } from './cluster.ts';
 import { fullSide } from './reduce.ts';
@@ -61,9 +61,7 @@ function framesIn(
   room: CompartmentView,
 ): Lived {
   const compartment = model.compartments[room.position];
-  const hung = compartment
-    ? slotsOf(state, box, compartment, room).filter(({ is }) => is === 'told' || is === 'untold')
-    : [];
+  const hung = compartment ? slotsOf(state, box, compartment, room).filter(hangs) : [];
   return { room, frames: hung.length, format: compartment?.frames[0]?.format };
 }
 

@@ -1,5 +1,5 @@
 import type { Payload, WinterRoom } from '@yellow-cell/contract';
-import type { FrameSlot } from '../yard/slots.ts';
+import { type FrameSlot, hangs } from '../yard/slots.ts';
 
 type Moves = Payload<'framesMoved'>['moves'];
 
@@ -14,7 +14,7 @@ export function winterMoves(
   newId: () => string,
 ): Moves | { why: string } {
   const places = slots.filter(({ is }) => is !== 'feeder');
-  const hung = places.filter(({ is }) => is === 'told' || is === 'untold');
+  const hung = places.filter(hangs);
   const gone = keeps.find((keep) => !hung.some(({ slot }) => slot === keep.slot));
   if (gone) return { why: 'Frames were moved since it was planned: plan it anew.' };
   const first = end === 'left' ? 0 : places.length - keeps.length;

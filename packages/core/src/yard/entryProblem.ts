@@ -2,8 +2,10 @@ import type { Entry, LogEvent } from '@yellow-cell/contract';
 
 const DAY_MS = 86_400_000;
 /** Instants written alike sort as they follow each other; most entries are told by that alone, and a log has many. */
+const isNoLater = (a: string, b: string): boolean =>
+  a.length === b.length && a.endsWith('Z') && b.endsWith('Z') && a <= b;
 const isAhead = (occurredAt: string, of: string): boolean =>
-  !(occurredAt.length === of.length && occurredAt <= of) && Date.parse(occurredAt) > Date.parse(of) + DAY_MS;
+  !isNoLater(occurredAt, of) && Date.parse(occurredAt) > Date.parse(of) + DAY_MS;
 
 /** Why a live entry's time cannot be, or undefined. A device's clock may run up to a day ahead. */
 export function futureProblem(entry: Pick<Entry, 'occurredAt'>, now: string): string | undefined {

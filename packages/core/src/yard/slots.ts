@@ -1,4 +1,4 @@
-import type { BoxState, Frame, Queen } from '@yellow-cell/contract';
+import type { BoxState, Frame, Queen, Slot } from '@yellow-cell/contract';
 import type { Compartment } from '../box/model.ts';
 import type { Day } from '../calendar/days.ts';
 import type { StandingCompartment } from './compartments.ts';
@@ -10,10 +10,19 @@ export interface FrameSlot {
   /** From x = 0, in its compartment. */
   number: number;
   is: 'told' | 'untold' | 'empty' | 'feeder';
+  /** What its place is drawn for. */
+  holds: Slot['holds'];
   frame?: Frame;
   /** The queen that was last seen here, and when. */
   queen?: { queen: Queen; on: Day };
 }
+
+/** Whether a frame hangs there. */
+export const hangs = ({ is }: Pick<FrameSlot, 'is'>): boolean => is === 'told' || is === 'untold';
+
+/** Whether comb does, which can be looked through: where graft bars or cages belong, only what was told of as a frame. */
+export const hangsComb = ({ is, holds }: Pick<FrameSlot, 'is' | 'holds'>): boolean =>
+  is === 'told' || (is === 'untold' && holds !== 'grafts' && holds !== 'bank');
 
 /** The places of one compartment, from x = 0. */
 export function slotsOf(
@@ -35,6 +44,7 @@ export function slotsOf(
     return {
       slot,
       number: index + 1,
+      holds,
       is: holds === 'feeder' ? 'feeder' : frame ? 'told' : empty ? 'empty' : 'untold',
       ...(frame ? { frame } : {}),
       ...(queen ? { queen: { queen: queen.queen, on: queen.on } } : {}),

@@ -30,8 +30,9 @@ export function drawBox(paper: Paper, drawing: Drawing, scale: number, x: number
   const py = (mm: number) => (y + (drawing.y[1] - mm) / scale) * PT;
   for (const rect of drawing.rects) {
     const [w, h] = [(rect.width / scale) * PT, (rect.height / scale) * PT];
-    if (rect.round) pdf.circle(px(rect.x) + w / 2, py(rect.y) - h / 2, w / 2);
-    else pdf.rect(px(rect.x), py(rect.y + rect.height), w, h);
+    const [left, top] = [px(rect.x), py(rect.y + rect.height)];
+    if (rect.round) pdf.roundedRect(left, top, w, h, Math.min(w, h) / 2);
+    else pdf.rect(left, top, w, h);
     pdf.lineWidth(0.4).fillAndStroke(FILL[rect.role] ?? '#fff', '#222');
   }
 }

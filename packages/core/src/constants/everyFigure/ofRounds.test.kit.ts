@@ -1,9 +1,9 @@
 import type { BoxReadings, DailyWeight, Measure, RearingSeason, Round } from '@yellow-cell/contract';
 import { plusDays } from '../../calendar/days.ts';
 import { takeRate } from '../../mating/takeRate.ts';
+import { incubatorOf } from '../../rounds/incubator.ts';
 import { lotOdds, roomsFor, roundViews } from '../../rounds/rearing.ts';
 import { roundsOfPlan, seasonAsked } from '../../rounds/seasonAsked.ts';
-import { incubatorOf } from '../../sensors/incubator.ts';
 import { scaleUse } from '../../sensors/scale.ts';
 import { estimatedWinter } from '../../winter/estimatedClimate.ts';
 import type { Constants } from '../registry.ts';

@@ -138,7 +138,7 @@ const reduce: Rule = {
     const { strength, since } = colony;
     const recent = recentMaximum(weather);
     if (!strength || !recent || recent.mean_C >= constants.reduceBelow_C) return undefined;
-    if (!isCooling(weather, constants)) return undefined;
+    if (isCooling(weather, constants) === false) return undefined;
     // What is planned of its winter is named by its own rule.
     if (plannedOn(colony, recent.on)) return undefined;
     if (frames - strength.seams < constants.reduceSpare || since > recent.on) return undefined;
@@ -157,11 +157,13 @@ const expand: Rule = {
   title: 'Give room again',
   why: 'In spring the followers move out a frame at a time as seams fill.',
   source: 'Reducing: after',
-  figures: ['expandAbove_C'],
+  figures: ['expandAbove_C', 'cooling_K'],
   raise: (given) => {
     const { colony, compartment, weather, constants } = given;
     const recent = recentMaximum(weather);
     if (compartment.role !== 'wintering' || !colony.strength || !recent) return undefined;
+    // An autumn is as warm on its way down.
+    if (isCooling(weather, constants)) return undefined;
     if (recent.mean_C < constants.expandAbove_C || colony.strength.seams < compartment.frames - 1)
       return undefined;
     return {

@@ -180,6 +180,26 @@ describe('rules that raise work', () => {
     expect(raised([role('starter'), role('bank')], 'workStarter')).toBeUndefined();
   });
 
+  it('room is given again as days grow warm, where nothing is known of six weeks ago too, and not in a warm autumn', () => {
+    const wintering = told('roleSet', day(5), { box: 'box-1', role: 'wintering' });
+    const full = told('strengthSeen', day(20), { ...IN, seams: 3 });
+    const raisedOn = (before: number | undefined, recent: number) =>
+      raised(
+        [wintering, full],
+        'expand',
+        new Map([
+          ...(before === undefined ? [] : weather(-40, new Array(30).fill(3), before)),
+          ...weather(10, new Array(20).fill(3), recent),
+        ]),
+      );
+    const warm = defaultConstants.expandAbove_C;
+    expect(raisedOn(warm - 5, warm)).toMatchObject({ from: day(29) });
+    expect(raisedOn(undefined, warm)).toBeDefined();
+    expect(raisedOn(warm - 5, warm - 0.1)).toBeUndefined();
+    expect(raisedOn(warm + defaultConstants.cooling_K - 0.1, warm)).toBeDefined();
+    expect(raisedOn(warm + defaultConstants.cooling_K, warm)).toBeUndefined();
+  });
+
   it('the cavity is reduced by the yard’s own weather, not by a date', () => {
     const small = told('strengthSeen', day(20), { ...IN, seams: 1 });
     const cool = weather(10, new Array(20).fill(0), 11);

@@ -135,10 +135,10 @@ const COOLING_D = 45;
  * weeks ago, where the last record itself is up to two weeks old.
  */
 export const WEATHER_BEARS_D = COOLING_D + 2 * MEAN_OVER_D + 2;
-/** Whether a year goes down: in late winter days are as cold, and colonies about to grow. True where nothing is known of six weeks ago. */
-export function isCooling(weather: Weather, { cooling_K }: Constants): boolean {
+/** Whether a year goes down: in late winter days are as cold, and colonies about to grow. Undefined where nothing is known of six weeks ago. */
+export function isCooling(weather: Weather, { cooling_K }: Constants): boolean | undefined {
   const [recent, before] = [recentMaximum(weather), recentMaximum(weather, COOLING_D)];
-  return !recent || !before || before.mean_C >= recent.mean_C + cooling_K;
+  return recent && before ? before.mean_C >= recent.mean_C + cooling_K : undefined;
 }
 
 const lastRecords = new WeakMap<Weather, Day | undefined>();

@@ -1,8 +1,9 @@
 import type { BoxReadings, Measure, Round } from '@yellow-cell/contract';
 import type { Day } from '../calendar/days.ts';
 import type { Constants } from '../constants/registry.ts';
-import { cellsLeft } from '../rounds/cellsOf.ts';
+import { SILENT_MS } from '../sensors/judge.ts';
 import { cellsUntil } from '../yard/warn/timeWarnings.ts';
+import { cellsLeft } from './cellsOf.ts';
 
 type Limits = Pick<
   Constants,
@@ -38,21 +39,31 @@ export function incubatorOf(
   const wanted = (last.where ?? USUAL_NAME).toLowerCase();
   const probe = probes.find(({ box }) => box.toLowerCase() === wanted);
   if (!probe) return undefined;
-  const read = (measure: Measure) =>
-    probe.latest.find((each) => each.measure === measure)?.value ?? undefined;
+  const newest = Math.max(0, ...probe.latest.map(({ at }) => Date.parse(at)));
+  /** The last that can be trusted, where it is not long before what else the probe has told. */
+  const read = (measure: Measure) => {
+    const last = probe.latest.find((each) => each.measure === measure);
+    return last && newest - Date.parse(last.at) <= SILENT_MS ? (last.value ?? undefined) : undefined;
+  };
   const [temperature_C, humidity_pct] = [read('temperature_C'), read('humidity_pct')];
-  const said = (name: string, value: number | undefined, least: number, most: number, unit: string) =>
-    value === undefined || (value >= least && value <= most)
-      ? []
-      : [`${name} ${value} ${unit}: cells want ${least} to ${most} ${unit}.`];
+  const { incubatorLeast_C, incubatorMost_C, incubatorLeast_pct, incubatorMost_pct } = limits;
+  const tenths = (celsius: number) => celsius.toFixed(1);
   return {
     name: probe.box,
     temperature_C,
     humidity_pct,
     silentSince: probe.silentSince,
     wrong: [
-      ...said(`${probe.box} is at`, temperature_C, limits.incubatorLeast_C, limits.incubatorMost_C, '°C'),
-      ...said('Its air is at', humidity_pct, limits.incubatorLeast_pct, limits.incubatorMost_pct, '%'),
+      ...(temperature_C === undefined && !probe.silentSince ? [`${probe.box} tells no temperature.`] : []),
+      ...(temperature_C !== undefined && (temperature_C < incubatorLeast_C || temperature_C > incubatorMost_C)
+        ? [
+            `${probe.box} is at ${tenths(temperature_C)} °C: cells want ${tenths(incubatorLeast_C)} to ${tenths(incubatorMost_C)} °C.`,
+          ]
+        : []),
+      ...(humidity_pct !== undefined &&
+      (humidity_pct < incubatorLeast_pct || humidity_pct > incubatorMost_pct)
+        ? [`Its air is at ${humidity_pct} %: cells want ${incubatorLeast_pct} to ${incubatorMost_pct} %.`]
+        : []),
     ],
   };
 }

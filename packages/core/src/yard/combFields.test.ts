@@ -1,7 +1,7 @@
 import { type CombContent, CombSide } from '@yellow-cell/contract';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { COMB_COLUMNS, COMB_ROWS, combFields, combShares, fieldsAt } from './combCells.ts';
+import { COMB_COLUMNS, COMB_ROWS, combFields, combShares, fieldsAt } from './combFields.ts';
 
 const CONTENTS: readonly CombContent[] = [
   'eggs',

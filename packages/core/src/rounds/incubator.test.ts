@@ -1,6 +1,7 @@
 import type { BoxReadings, CellsTo, Measure } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { defaultConstants } from '../constants/registry.ts';
+import { inMeasures, METRIC } from '../say/measures.ts';
 import { incubatorOf } from './incubator.ts';
 
 const AT = '2026-05-29T06:00:00.000Z';
@@ -40,13 +41,13 @@ describe('cells in an incubator', () => {
     [34.5, 60, []],
     [34, 50, []],
     [35, 70, []],
-    [33.9, 60, ['Incubator is at 33.9 °C: cells want 34 to 35 °C.']],
-    [35.1, 60, ['Incubator is at 35.1 °C: cells want 34 to 35 °C.']],
+    [33.9, 60, ['Incubator is at 33.9 °C: cells want 34.0 to 35.0 °C.']],
+    [35.1, 60, ['Incubator is at 35.1 °C: cells want 34.0 to 35.0 °C.']],
     [34.5, 49, ['Its air is at 49 %: cells want 50 to 70 %.']],
     [
       36,
       71,
-      ['Incubator is at 36 °C: cells want 34 to 35 °C.', 'Its air is at 71 %: cells want 50 to 70 %.'],
+      ['Incubator is at 36.0 °C: cells want 34.0 to 35.0 °C.', 'Its air is at 71 %: cells want 50 to 70 %.'],
     ],
   ])('at %s °C and %s %% want to be looked at, or not', (temperature, humidity, wrong) => {
     expect(watched(inIt, [probe('Incubator', temperature, humidity)])?.wrong).toEqual(wrong);
@@ -70,6 +71,30 @@ describe('cells in an incubator', () => {
     expect(watched(round(carried('incubator'), carried('discarded')), probes)).toBeUndefined();
     expect(watched(inIt, probes, 0, '2026-06-20')).toBeUndefined();
     expect(watched(round(carried('finisher')), probes)).toBeUndefined();
+  });
+
+  it('say a tenth apart also in °F', () => {
+    const [sentence = ''] = watched(inIt, [probe('Incubator', 33.9, 60)])?.wrong ?? [];
+    expect(inMeasures(sentence, { ...METRIC, temperature: 'F' })).toBe(
+      'Incubator is at 93 °F: cells want 93.2 to 95 °F.',
+    );
+  });
+
+  it('have no temperature where only their air is told of for two hours, and that is wrong', () => {
+    const at = (hours: number) => new Date(Date.parse(AT) + hours * 3_600_000).toISOString();
+    const half = (hours: number): BoxReadings => {
+      const [warm, moist] = probe('Incubator', 34.5, 60).latest;
+      return {
+        ...probe('Incubator', 34.5, 60),
+        latest: [warm, moist && { ...moist, at: at(hours) }].flatMap((each) => each ?? []),
+      };
+    };
+    expect(watched(inIt, [half(2)])).toMatchObject({ temperature_C: 34.5, wrong: [] });
+    expect(watched(inIt, [half(2.01)])).toMatchObject({
+      temperature_C: undefined,
+      humidity_pct: 60,
+      wrong: ['Incubator tells no temperature.'],
+    });
   });
 
   it('are not called right where a probe says nothing', () => {
