@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { type APIRequestContext, expect, type Page, test } from '@playwright/test';
+import { type APIRequestContext, expect, type Locator, type Page, test } from '@playwright/test';
 import type { CombSide, EntryOf, EventKind } from '@yellow-cell/contract';
 import { kindVersionOf } from '@yellow-cell/contract/subjects';
 import { deriveBox, plusDays, standardDesign } from '@yellow-cell/core';
@@ -108,6 +108,18 @@ const row = (page: Page, label: string) => list(page).getByRole('row').filter({ 
 const plan = (page: Page) => page.getByRole('region', { name: 'The plan' });
 const undo = (page: Page) => page.getByRole('button', { name: 'Undo' }).click();
 
+/** Taken up, carried on by one key, put down: each is done before the next, as a person would wait to see it. */
+async function carry(thing: Locator, key: string): Promise<void> {
+  const page = thing.page();
+  const moved = page.locator('[style*="translate"]');
+  await thing.focus();
+  await page.keyboard.press('Space');
+  await expect(moved).toHaveCount(1);
+  await page.keyboard.press(key);
+  await expect(moved).toHaveAttribute('style', /translate\(.*, -?[1-9]/);
+  await page.keyboard.press('Space');
+}
+
 test('a cavity is fitted frame by frame, overruled with a reason, booked, done in the yard, and undone', async ({
   page,
   request,
@@ -125,19 +137,13 @@ test('a cavity is fitted frame by frame, overruled with a reason, booked, done i
   await expect(page.getByRole('row', { name: /^dwindles/ })).toContainText(/\d+ %/);
 
   // The bees are at the right, the follower at the left of them: carried down to where a frame stands, that one comes out.
-  await page.getByRole('button', { name: 'Follower: carry' }).focus();
-  await page.keyboard.press('Space');
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('Space');
+  await carry(page.getByRole('button', { name: 'Follower: carry' }), 'ArrowDown');
   await expect(fitted.getByRole('listitem')).toHaveCount(5);
   await page.getByRole('button', { name: 'As the rules have it' }).click();
   await expect(fitted.getByRole('listitem')).toHaveCount(6);
 
   // By keyboard a frame is carried to another place; by its choice one comes out against the rule.
-  await fitted.getByRole('button', { name: /^Frame 2, place 6/ }).focus();
-  await page.keyboard.press('Space');
-  await page.keyboard.press('ArrowUp');
-  await page.keyboard.press('Space');
+  await carry(fitted.getByRole('button', { name: /^Frame 2, place 6/ }), 'ArrowUp');
   await expect(fitted.getByRole('button', { name: /^Frame 2, place 5/ })).toBeVisible();
   await page.getByLabel('Frame 7: stays, is turned, or comes out').selectOption('out');
   await expect(fitted.getByRole('listitem')).toHaveCount(5);

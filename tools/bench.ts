@@ -1,6 +1,7 @@
 import { coreFigures } from './bench/core.ts';
 import { type Figure, printTable } from './bench/figure.ts';
 import { largeFigures } from './bench/large.ts';
+import { roundFigures } from './bench/rounds.ts';
 import { webFigures } from './bench/web.ts';
 import { winterFigures } from './bench/winter.ts';
 import { buildIfChanged } from './build.ts';
@@ -15,13 +16,14 @@ const ROWS = 50;
 const parts: Readonly<Record<string, () => Promise<Figure[]>>> = {
   core: async () => coreFigures(),
   winter: winterFigures,
+  rounds: roundFigures,
   web: demoFigures,
   large: () => largeFigures(Number(process.argv[3] ?? ROWS)),
 };
 
 /**
- * Figures of speed and size, each against a plain baseline in the same run. `npm run bench -- core` (or winter, web,
- * large) a part of them alone; `-- large 12` a yard of so many rows of forty boxes.
+ * Figures of speed and size, each against a plain baseline in the same run. `npm run bench -- core` (or winter, rounds,
+ * web, large) a part of them alone; `-- large 12` a yard of so many rows of forty boxes.
  */
 await main(async () => {
   ensureChromium();

@@ -87,7 +87,13 @@ const shots: readonly Shot[] = [
         .waitFor();
     }),
   },
-  { name: 'rounds', path: '/rounds' },
+  {
+    name: 'rounds',
+    path: '/rounds',
+    // Its odds are played beside the page.
+    before: (page) =>
+      page.getByRole('region', { name: 'Queens wanted' }).getByText(/\d %$/).first().waitFor(),
+  },
   { name: 'yard', path: '/yard', before: compartment('B7 Middle') },
   {
     name: 'yard-live',
@@ -130,6 +136,8 @@ const shots: readonly Shot[] = [
     name: 'quick-line',
     path: '/yard',
     before: async (page) => {
+      // What is typed goes before what is drawn a moment later: the map stands first.
+      await page.getByRole('button', { name: /^B7 / }).first().waitFor();
       await page.keyboard.press('/');
       await page.keyboard.type('b7 w 3 seams q seen yesterday bananas, m eggs 85');
       await page.getByText(/is not understood/).waitFor();

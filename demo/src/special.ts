@@ -128,6 +128,14 @@ export function specialBoxes({ designs, yards, year }: Special): Diary {
     [wintered, 5],
   ] as const)
     diary.write('strengthSeen', on('10-13'), { ...of, seams }, { hour: 13 });
+  const before = seedFrom(SEED + 1);
+  for (const [day, name, queens, by] of LOTS_BEFORE)
+    diary.write(
+      'lotWanted',
+      `${year - 1}-${day}`,
+      { lot: before.id(), name, queens, by: `${year - 1}-${by}` },
+      { hour: 20 },
+    );
   return diary;
 }
 
@@ -136,6 +144,12 @@ const LOTS = [
   ['04-30', 'Order from the next valley', 26, '06-20'],
   ['05-12', 'Our own boxes', 16, '07-15'],
   ['05-20', 'The beginners’ course', 12, '08-10'],
+] as const;
+/** And in the season before. */
+const LOTS_BEFORE = [
+  ['04-24', 'Order from the next valley', 24, '06-25'],
+  ['05-02', 'Our own boxes', 20, '07-20'],
+  ['05-30', 'Late requeening', 16, '08-25'],
 ] as const;
 const SEED = 51;
 

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry, RearingSeason } from '@yellow-cell/contract';
+import type { Entry, PastSeason, RearingSeason } from '@yellow-cell/contract';
 import { plusDays } from '@yellow-cell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { logEntries } from '../src/services/logEntries.ts';
@@ -73,6 +73,53 @@ describe('a season of rearing', () => {
     expect((await seasonOn('2026-05-31')).lots).toMatchObject([{ queens: 10 }]);
     await log(entry('lotDropped', '2026-05-04', { lot }));
     expect((await seasonOn('2026-05-31')).lots).toEqual([]);
+  });
+
+  it('has the weather of the yard: months that are known, and the last days one by one', async () => {
+    const day = (date: string, flying_h: number | null) => ({
+      date,
+      min_C: 8,
+      max_C: 20,
+      wind_ms: 2,
+      rain_mm: 0,
+      flying_h,
+    });
+    const days = [
+      day('2026-04-01', 5),
+      day('2026-05-20', 2),
+      day('2026-05-21', 1.9),
+      day('2026-05-22', null),
+    ];
+    await log(entry('weatherRecorded', '2026-05-23', { yard: place.yard.id, days }));
+    const { flown } = await seasonOn('2026-05-25');
+    expect(flown.months).toEqual([
+      { month: 4, known: 1, flew: 1 },
+      { month: 5, known: 2, flew: 1 },
+    ]);
+    expect(flown.days).toEqual([
+      { on: '2026-05-20', flies: true },
+      { on: '2026-05-21', flies: false },
+    ]);
+    // Of what comes after the day that is asked for nothing is known.
+    expect((await seasonOn('2026-05-21')).flown.months.at(-1)).toEqual({ month: 5, known: 1, flew: 1 });
+  });
+
+  it('is told once it is over, with all that was done and wanted in it and nothing else', async () => {
+    const pastOf = async (from: string, to: string): Promise<PastSeason> =>
+      (await server.app.inject({ url: `/api/rearing/past?from=${from}&to=${to}` })).json();
+    const late = randomUUID();
+    await log(
+      entry('lotWanted', '2026-05-01', { lot: late, name: 'Late', queens: 4, by: '2026-12-31', worth: 40 }),
+    );
+    const past = await pastOf('2026-01-01', '2026-12-31');
+    expect(past.rounds).toMatchObject([{ id: round, graftedOn: '2026-04-30' }]);
+    expect(past.outcomes).toMatchObject([{ round, given: 3, takes: 1, taken: 1 }]);
+    expect(past.lots).toEqual([{ id: late, name: 'Late', queens: 4, by: '2026-12-31', worth: 40 }]);
+    expect(past.rooms).toBe(3);
+    expect(past.flown.days.map(({ on }) => on)).toEqual(['2026-04-01', '2026-05-20', '2026-05-21']);
+    expect(await pastOf('2026-05-01', '2026-12-30')).toMatchObject({ rounds: [], lots: [], rooms: 3 });
+    expect(await pastOf('2025-01-01', '2025-12-31')).toMatchObject({ rounds: [], lots: [], rooms: 0 });
+    await log(entry('lotDropped', '2026-05-04', { lot: late }));
   });
 
   it('is a file of rounds with what became of each', async () => {

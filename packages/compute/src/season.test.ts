@@ -19,7 +19,7 @@ const example: SeasonQuestion = {
 
 /** What is wrong with a plan by the rules of the question, worked out day by day. */
 function amiss(question: SeasonQuestion, { rounds, deliveries, lots }: SeasonAnswer): string[] {
-  const { closed = [], weekdays, cells, rate, take_d, bank } = question;
+  const { closed = [], weekdays, cells, rate, take_d, bank, roomWait_d = 0 } = question;
   const wrong: string[] = [];
   const takeOf = (graft: string) => plusDays(graft, take_d);
   for (const round of rounds) {
@@ -38,7 +38,7 @@ function amiss(question: SeasonQuestion, { rounds, deliveries, lots }: SeasonAns
   if (new Set(rounds.map(({ graft }) => graft)).size < rounds.length) wrong.push('two rounds a day');
   for (const { lot, graft } of deliveries) {
     const waits = daysBetween(takeOf(graft), question.lots.find(({ name }) => name === lot)?.by ?? '');
-    if (waits < 0 || waits > (bank?.days ?? 0)) wrong.push(`${lot} waits ${waits} days`);
+    if (waits < 0 || waits > Math.max(bank?.days ?? 0, roomWait_d)) wrong.push(`${lot} waits ${waits} days`);
   }
   for (const { name, queens } of lots)
     if (queens > (question.lots.find((lot) => lot.name === name)?.queens ?? 0) + 1e-6)
@@ -57,7 +57,51 @@ function amiss(question: SeasonQuestion, { rounds, deliveries, lots }: SeasonAns
           takeOf(graft) <= day && (question.lots.find(({ name }) => name === lot)?.by ?? '') > day,
       )
       .reduce((sum, { queens }) => sum + queens, 0);
-    if (waiting > (bank?.places ?? 0) + 1e-6) wrong.push(`${waiting} wait on ${day}`);
+    if (roomWait_d === 0 && waiting > (bank?.places ?? 0) + 1e-6) wrong.push(`${waiting} wait on ${day}`);
+    wrong.push(...tooMuchOn(day, question, rounds));
+  }
+  return wrong;
+}
+
+/** What colonies, an incubator and people cannot do on a day, or in the week that begins on it. */
+function tooMuchOn(day: string, question: SeasonQuestion, rounds: SeasonAnswer['rounds']): string[] {
+  const { donors, starters, finishers, incubator, helpers, work, rate, take_d, closed = [] } = question;
+  const since = (graft: string) => daysBetween(graft, day);
+  const grafts = (days: number) =>
+    rounds.filter(({ graft }) => since(graft) >= 0 && since(graft) < days).length;
+  const cellsIn = (from: number, to: number, of: (round: SeasonAnswer['rounds'][number]) => number) =>
+    rounds.reduce(
+      (sum, each) => (since(each.graft) >= from && since(each.graft) < to ? sum + of(each) : sum),
+      0,
+    );
+  const away = (round: SeasonAnswer['rounds'][number]) => round.incubator ?? 0;
+  const wrong: string[] = [];
+  if (donors && grafts(donors.days) > donors.count) wrong.push(`donors on ${day}`);
+  if (starters && grafts(starters.days) > starters.count) wrong.push(`starters on ${day}`);
+  if (finishers) {
+    const standing = cellsIn(0, finishers.days, ({ cells }) => cells) - cellsIn(6, finishers.days, away);
+    if (standing > finishers.cells) wrong.push(`${standing} cells in finishers on ${day}`);
+  }
+  if (incubator && cellsIn(6, 12, away) > incubator.places) wrong.push(`the incubator on ${day}`);
+  if (helpers && work && new Date(`${day}T00:00:00Z`).getUTCDay() === 1) {
+    const inWeek = (on: string) => daysBetween(day, on) >= 0 && daysBetween(day, on) < 7;
+    const hours = rounds.reduce(
+      (sum, { graft, cells }) =>
+        sum +
+        (inWeek(graft) ? work.round_h : 0) +
+        (inWeek(plusDays(graft, 10)) ? work.cell_h * cells : 0) +
+        (inWeek(plusDays(graft, take_d)) ? work.queen_h * rate * cells : 0),
+      0,
+    );
+    const there = [0, 1, 2, 3, 4, 5, 6]
+      .map((each) => plusDays(day, each))
+      .filter((on) => !closed.includes(on));
+    const can = helpers.reduce(
+      (sum, { hours: each, away: gone }) =>
+        sum + (each / 7) * there.filter((on) => !gone.some(({ from, to }) => from <= on && on <= to)).length,
+      0,
+    );
+    if (hours > can + 1e-6) wrong.push(`${hours} h of ${can} in the week of ${day}`);
   }
   return wrong;
 }
@@ -210,6 +254,147 @@ describe('the plan of a season', () => {
     expect(answer.bound).toBeLessThan(answer.objective * 1.05);
   }, 120_000);
 
+  it('keeps what colonies, an incubator and people can do, and each of these limits what can be had', async () => {
+    const full: SeasonQuestion = {
+      ...example,
+      closed: [],
+      weekdays: [1, 2, 3, 4, 5, 6, 7],
+      lots: [
+        { name: 'A', queens: 60, by: '2026-06-20', value: 30 },
+        { name: 'B', queens: 60, by: '2026-06-27', value: 31 },
+      ],
+      compartments: [{ count: 500, from: '2026-04-20', to: '2026-09-10' }],
+      cells: { least: 5, most: 30 },
+      bank: { days: 5, places: 500 },
+      cost: { round: 5, cell: 0.5, bankDay: 0.1 },
+    };
+    const limits: Partial<SeasonQuestion> = {
+      donors: { count: 1, days: 3 },
+      starters: { count: 1, days: 4 },
+      finishers: { cells: 48, days: 10 },
+      incubator: { places: 8 },
+      helpers: [
+        { name: 'Wren', hours: 12, away: [{ from: '2026-05-19', to: '2026-05-22' }] },
+        { name: 'Finch', hours: 5, away: [] },
+      ],
+      work: { round_h: 3, cell_h: 0.2, queen_h: 0.25 },
+    };
+    const found = async (more: Partial<SeasonQuestion>) => {
+      const answer = await season({ ...full, ...more });
+      expect(amiss({ ...full, ...more }, answer)).toEqual([]);
+      return answer;
+    };
+    const free = (await found({})).objective;
+    for (const limit of [
+      { donors: limits.donors },
+      { starters: limits.starters },
+      { finishers: limits.finishers },
+      { helpers: limits.helpers, work: limits.work },
+    ] as Partial<SeasonQuestion>[])
+      expect((await found(limit)).objective, Object.keys(limit)[0]).toBeLessThan(free * 0.98);
+    // An incubator frees a finisher, as far as it has places.
+    const stood: Partial<SeasonQuestion> = {
+      finishers: { cells: 48, days: 10 },
+      bank: { days: 30, places: 500 },
+      lots: full.lots.map((lot) => ({ ...lot, queens: 300 })),
+    };
+    const alone = await found(stood);
+    const some = await found({ ...stood, incubator: { places: 8 } });
+    const many = await found({ ...stood, incubator: { places: 400 } });
+    expect(some.objective).toBeGreaterThan(alone.objective * 1.01);
+    expect(many.objective).toBeGreaterThan(some.objective * 1.01);
+    expect(some.rounds.some(({ incubator }) => (incubator ?? 0) > 0)).toBe(true);
+    expect(alone.rounds.every((round) => round.incubator === undefined)).toBe(true);
+    // All together, and hours without the one who goes away.
+    const all = await found(limits);
+    expect(all.objective).toBeGreaterThan(0);
+    const here = await found({
+      ...limits,
+      helpers: limits.helpers?.map((each) => ({ ...each, away: [] })),
+    });
+    expect(here.objective).toBeGreaterThanOrEqual(all.objective);
+  }, 120_000);
+
+  it('leaves rounds that stand what they take up: their day, donor, starter, finisher and hours', async () => {
+    const of = async (graft: string, more: Partial<SeasonQuestion> = {}, cells = 30) =>
+      (await season({ ...example, closed: [], standing: [{ graft, cells }], ...more })).rounds;
+    const alone = [{ graft: '2026-05-18', cells: 29 }];
+    expect(await of('2026-05-17')).toEqual(alone);
+    expect(await of('2026-05-18')).toEqual([{ graft: '2026-05-15', cells: 29 }]);
+    // Grafted from on the 15th, the donor has no comb before the 19th, and none for the 12th to the 18th.
+    const donors = { donors: { count: 1, days: 4 } };
+    expect(await of('2026-05-15', donors)).toEqual([{ graft: '2026-05-11', cells: 29 }]);
+    expect(await of('2026-05-14', donors)).toEqual(alone);
+    expect(await of('2026-05-15', { starters: { count: 1, days: 4 } })).toEqual([
+      { graft: '2026-05-11', cells: 29 },
+    ]);
+    const finishers = { finishers: { cells: 48, days: 10 }, cells: { least: 29, most: 45 } };
+    expect(await of('2026-05-09', finishers)).toEqual([{ graft: '2026-04-29', cells: 29 }]);
+    expect(await of('2026-05-09', finishers, 19)).toEqual(alone);
+    expect(await of('2026-05-08', finishers)).toEqual(alone);
+    // The week of the graft has eight hours, five are left.
+    const work = { work: { round_h: 3, cell_h: 0, queen_h: 0 } };
+    const hours = (each: number) => ({ ...work, helpers: [{ name: 'Wren', hours: each, away: [] }] });
+    expect(await of('2026-05-19', hours(6))).toEqual(alone);
+    expect(await of('2026-05-19', hours(5.9))).toEqual([{ graft: '2026-05-15', cells: 29 }]);
+  });
+
+  it('lets queens wait in their rooms, which they hold until then', async () => {
+    // Nothing is taken on the day on which the lot is due, and there is no bank.
+    const { bank: _, ...without } = { ...example, closed: ['2026-06-25'] };
+    const waits = await season({ ...without, roomWait_d: 5 });
+    expect(waits.rounds).toEqual([{ graft: '2026-05-15', cells: 29 }]);
+    // Waiting costs nothing but the room: the same worth as on the day.
+    expect(waits.objective).toBeCloseTo(20 * 30 - 20 - 29 * 0.5, 6);
+    expect((await season({ ...without, roomWait_d: 2 })).rounds).toEqual([]);
+    // Rooms that go before the lot is due hold nobody for it: those that stay hold 12.
+    const going = {
+      ...without,
+      roomWait_d: 5,
+      compartments: [
+        { count: 30, from: '2026-05-01', to: '2026-06-23' },
+        { count: 12, from: '2026-06-24', to: '2026-09-10' },
+      ],
+    };
+    expect((await season(going)).lots[0]?.queens).toBeCloseTo(12, 6);
+  });
+
+  it('fares by the time of the year: fewer queens of the same cells, and later', async () => {
+    const late = { ...example, closed: [], spells: [{ from: '2026-04-01', rate: 0.35, take_d: 41 }] };
+    const answer = await season(late);
+    // All thirty rooms are worth it.
+    expect(answer.rounds).toEqual([{ graft: '2026-05-15', cells: 30 }]);
+    expect(answer.lots[0]?.queens).toBeCloseTo(0.35 * 30, 6);
+    // Before a spell begins it is as usual: with a bank one grafts before it.
+    const soon = { ...late, spells: [{ from: '2026-05-15', rate: 0.35, take_d: 41 }] };
+    expect((await season(soon)).rounds).toEqual([{ graft: '2026-05-14', cells: 29 }]);
+    const never = { ...late, spells: [{ from: '2026-04-01', rate: 0, take_d: 41 }] };
+    expect(await season(never)).toMatchObject({ rounds: [], objective: 0 });
+  });
+
+  it('stays near the rounds that people know, as far as a change costs', async () => {
+    const of = (cost: number, graft = '2026-05-15', cells = 29) =>
+      season({ ...example, closed: [], stay: { rounds: [{ graft, cells }], cost } });
+    // Three days in the bank are worth six queen-days of a tenth each; a moved round is 58 cells of change.
+    expect((await of(0)).rounds).toEqual([{ graft: '2026-05-18', cells: 29 }]);
+    const near = await of(1);
+    expect(near.rounds).toEqual([{ graft: '2026-05-15', cells: 29 }]);
+    expect(near.objective).toBeCloseTo(20 * 30 - 20 - 29 * 0.5 - 20 * 3 * 0.1, 6);
+    // A round that can be no more is paid for in every plan; the bound knows it.
+    const lost = await of(1, '2026-07-01', 10);
+    expect(lost.rounds).toEqual([{ graft: '2026-05-18', cells: 29 }]);
+    expect(lost.objective).toBeCloseTo(20 * 30 - 20 - 29 * 0.5 - 29 - 10, 6);
+    expect(lost.bound).toBeGreaterThanOrEqual(lost.objective);
+    expect(lost.bound).toBeLessThan(lost.objective * 1.01);
+    // Nothing pays: what is known is given up at its price, and no less.
+    const nothing = await season({
+      ...example,
+      to: '2026-04-21',
+      stay: { rounds: [{ graft: '2026-05-15', cells: 4 }], cost: 2 },
+    });
+    expect(nothing).toMatchObject({ rounds: [], objective: -8, bound: -8 });
+  });
+
   it('refuses what is in no order, each in its place', () => {
     const bad = {
       ...example,
@@ -223,6 +408,18 @@ describe('the plan of a season', () => {
       'lots.1.name',
       'compartments.0.to',
       'cells.least',
+    ]);
+    const limits = {
+      ...example,
+      spells: ['2026-05-01', '2026-05-01'].map((from) => ({ from, rate: 0.5, take_d: 40 })),
+      helpers: [{ name: 'Wren', hours: 5, away: [{ from: '2026-05-02', to: '2026-05-01' }] }],
+      incubator: { places: 5 },
+    };
+    expect(seasonProblems(limits).map(({ path }) => path)).toEqual([
+      'spells.1.from',
+      'helpers.0.away.0.to',
+      'work',
+      'incubator',
     ]);
     expect(seasonProblems(example)).toEqual([]);
   });

@@ -88,6 +88,8 @@ const examples: { [K in EventKind]: unknown } = {
   grafted: { round: A, number: 1, donor: 'Sable', grafts: 30 },
   cellsAccepted: { round: A, accepted: 24 },
   cellsMoved: { round: A, cells: 24, to: 'finisher' },
+  combToDonor: { round: A },
+  incubatorRead: { round: A, temperature_C: 34.5 },
   weatherRecorded: {
     yard: A,
     days: [{ date: '2026-05-31', min_C: -3, max_C: 22, wind_ms: 0, rain_mm: 0, flying_h: 5 }],

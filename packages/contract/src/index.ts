@@ -11,6 +11,7 @@ export * from './export.ts';
 export * from './format.ts';
 export * from './layer.ts';
 export * from './measures.ts';
+export * from './odds.ts';
 export * from './physics.ts';
 export * from './population.ts';
 export * from './primitives.ts';

@@ -85,6 +85,21 @@ const wholeCount = (what: string, least: number, most: number) =>
     .min(least, `${what} cannot be fewer than ${least}.`)
     .max(most, `${what} cannot be more than ${most}.`);
 
+const takeRate = z
+  .number()
+  .gt(0, 'The take rate must be above 0.')
+  .lte(1, 'The take rate must be at most 1.');
+const hours = (what: string, most: number) =>
+  z.number().min(0, `${what} cannot be below 0 h.`).max(most, `${what} cannot be above ${most} h.`);
+const within = (what: string) =>
+  z.strictObject({ count: wholeCount(what, 0, 100), days: wholeDays('Their time', 1, 60) });
+const SeasonSpell = z.strictObject({
+  from: CalendarDate,
+  /** 0 where no queen flies in time. */
+  rate: z.number().min(0, 'The take rate cannot be below 0.').max(1, 'The take rate must be at most 1.'),
+  take_d: wholeDays('The time to the take', 11, 120),
+});
+
 /** Lots of queens by their days, and what there is to raise them with. */
 export const SeasonQuestion = z.strictObject({
   from: CalendarDate,
@@ -115,12 +130,60 @@ export const SeasonQuestion = z.strictObject({
   /** On which nothing is grafted, ripe or taken. */
   closed: z.array(CalendarDate).max(400, 'At most 400 closed days can be asked about.').optional(),
   cells: z.strictObject({ least: wholeCount('Cells', 1, 500), most: wholeCount('Cells', 1, 500) }),
-  rate: z.number().gt(0, 'The take rate must be above 0.').lte(1, 'The take rate must be at most 1.'),
+  rate: takeRate,
   /** From the graft to the day on which its queens are taken. */
   take_d: wholeDays('The time to the take', 11, 120),
   bank: z
     .strictObject({ days: wholeDays('Time in the bank', 0, 120), places: wholeCount('Places', 0, 5_000) })
     .optional(),
+  /** From these grafts on, in their order, queens fare otherwise than `rate` and `take_d` say: late in a year fewer fly in time, and later. */
+  spells: z.array(SeasonSpell).max(60, 'At most 60 spells can be asked about.').optional(),
+  /** So many grafts at most within so many days: a donor fills a comb, a starter is made up anew. */
+  donors: within('Donors').optional(),
+  starters: within('Starters').optional(),
+  /** So many cells at most in finishers, where those of a graft stand for so many days. */
+  finishers: z
+    .strictObject({ cells: wholeCount('Cells', 1, 5_000), days: wholeDays('Time in a finisher', 1, 20) })
+    .optional(),
+  /** Once they are sealed, cells leave the finishers for so many places. */
+  incubator: z.strictObject({ places: wholeCount('Places', 0, 5_000) }).optional(),
+  /** Who helps, with the hours of a week, and when they are away; what work takes stands in `work`. */
+  helpers: z
+    .array(
+      z.strictObject({
+        name: name(60),
+        hours: hours('Hours of a week', 168),
+        away: z
+          .array(z.strictObject({ from: CalendarDate, to: CalendarDate }))
+          .max(60, 'At most 60 absences can be asked about.'),
+      }),
+    )
+    .max(40, 'At most 40 helpers can be asked about.')
+    .optional(),
+  /** Hours on the day of the graft; for each cell, in the week in which it is ripe; for each queen, in that of her take. */
+  work: z
+    .strictObject({
+      round_h: hours('A graft', 100),
+      cell_h: hours('A cell', 24),
+      queen_h: hours('A queen', 24),
+    })
+    .optional(),
+  /** Rounds that there are already, and stay: none other is grafted on their days, and they take up what they take up. */
+  standing: z
+    .array(z.strictObject({ graft: CalendarDate, cells: wholeCount('Cells', 0, 1_000) }))
+    .max(200, 'At most 200 rounds can stand.')
+    .optional(),
+  /** Rounds that people know already: each cell that is more or less on one of their days costs so much. */
+  stay: z
+    .strictObject({
+      rounds: z
+        .array(z.strictObject({ graft: CalendarDate, cells: wholeCount('Cells', 1, 500) }))
+        .max(200, 'At most 200 rounds can be known.'),
+      cost: money('A changed cell'),
+    })
+    .optional(),
+  /** Queens may stay so many days in their rooms after they can be taken, and hold them until then. */
+  roomWait_d: wholeDays('Time in the room', 0, 60).optional(),
   cost: z.strictObject({
     round: money('A round'),
     cell: money('A cell'),
@@ -129,7 +192,14 @@ export const SeasonQuestion = z.strictObject({
 });
 export type SeasonQuestion = z.infer<typeof SeasonQuestion>;
 export const SeasonAnswer = z.strictObject({
-  rounds: z.array(z.strictObject({ graft: CalendarDate, cells: z.number().int() })),
+  rounds: z.array(
+    z.strictObject({
+      graft: CalendarDate,
+      cells: z.number().int(),
+      /** Of them so many go to the incubator once they are sealed; only where there is one. */
+      incubator: z.number().optional(),
+    }),
+  ),
   deliveries: z.array(z.strictObject({ lot: z.string(), graft: CalendarDate, queens: z.number() })),
   lots: z.array(z.strictObject({ name: z.string(), queens: z.number(), short: z.number() })),
   objective: z.number(),

@@ -12,7 +12,14 @@ import { Round } from './state/round.ts';
 import { list, may } from './state/shapes.ts';
 
 /** Queens wanted by a day. */
-export const Lot = z.strictObject({ id: z.string(), name: z.string(), queens: z.number(), by: CalendarDate });
+export const Lot = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  queens: z.number(),
+  by: CalendarDate,
+  /** Of one of its queens, where it is another than usual. */
+  worth: may(z.number()),
+});
 export type Lot = z.infer<typeof Lot>;
 
 /** What became of the cells of a round so far. */
@@ -35,10 +42,27 @@ export const RearingSeason = z.strictObject({
   record: z.strictObject({ takes: z.number(), tried: z.number() }),
   /** Grafts that were counted, and how many of them were taken on. */
   accepted: z.strictObject({ cells: z.number(), grafts: z.number() }),
+  /** What is known of the weather of the yard: days of each month, 1 is January, and of them those that flew; the last days one by one. */
+  flown: z.strictObject({
+    months: list(z.strictObject({ month: z.number(), known: z.number(), flew: z.number() })),
+    days: list(z.strictObject({ on: CalendarDate, flies: z.boolean() })),
+  }),
   /** Mating rooms: the day from which each is free, at the latest as expected. */
   rooms: list(z.strictObject({ freeFrom: CalendarDate })),
 });
 export type RearingSeason = z.infer<typeof RearingSeason>;
+
+/** A season that is over. */
+export const PastSeason = RearingSeason.pick({
+  rounds: true,
+  lots: true,
+  outcomes: true,
+  flown: true,
+}).extend({
+  /** Mating rooms that were given cells or virgins in it. */
+  rooms: z.number(),
+});
+export type PastSeason = z.infer<typeof PastSeason>;
 
 /** One box as it stands with all that is recorded, and what lives in it. */
 export const BoxStanding = z.strictObject({

@@ -85,7 +85,7 @@ export {
 export { monthFirsts, monthNames, monthShort, shortMonths } from './calendar/months.ts';
 export { roundCalendar, roundProblems } from './calendar/roundCalendar.ts';
 export { type SeasonYear, seasonYear, seasonYearOf } from './calendar/seasonYear.ts';
-export { showDay, showTime, showWindow, withoutYear } from './calendar/showDay.ts';
+export { showDay, showInstant, showTime, showWindow, withoutYear } from './calendar/showDay.ts';
 export { clockBySun, type SunPlace, sunset } from './calendar/sunClock.ts';
 export { boardNames } from './carpentry/boardPieces.ts';
 export { SHEETS as sheetsCaution } from './carpentry/cautions.ts';
@@ -184,6 +184,7 @@ export type { QuickBox, QuickContext } from './quick/context.ts';
 export { quick, quickProblems } from './quick/quick.ts';
 export { readQuickLine } from './quick/quickLine.ts';
 export type { Chip, Choice, Unread } from './quick/reading.ts';
+export { type RoundEntry, type RoundLine, readRoundLine } from './quick/roundLine.ts';
 export { type Random, seededRandom } from './random.ts';
 export { flightWords } from './reach/flightWords.ts';
 export {
@@ -197,11 +198,15 @@ export {
 export { barsOf, type CellFate, cellsLeft } from './rounds/cellsOf.ts';
 export { type DonorRecord, donorRecords } from './rounds/donors.ts';
 export { freeFrom } from './rounds/freeFrom.ts';
+export { graftWindow } from './rounds/graftWindow.ts';
 export { type IncubatorWatch, incubatorOf } from './rounds/incubator.ts';
 export { lotsOf } from './rounds/lotsOf.ts';
+export { oddsAsked } from './rounds/oddsAsked.ts';
+export { type PlanChange, planChanges } from './rounds/planChanges.ts';
 export {
-  type LotOdds,
-  lotOdds,
+  cellsExpected,
+  type LotState,
+  lotStates,
   type RipeDay,
   type RoundView,
   roomsFor,
@@ -209,14 +214,19 @@ export {
   roundViews,
 } from './rounds/rearing.ts';
 export { roundSteps } from './rounds/roundSteps.ts';
+export { type RoundWants, roundWants } from './rounds/roundWants.ts';
 export {
-  oddsWith,
+  type AskedWith,
+  plansToChange,
   roundsOfPlan,
   type SeasonAsked,
-  type SeasonHabits,
   seasonAsked,
-  seasonChanges,
 } from './rounds/seasonAsked.ts';
+export { type SeasonChange, seasonChanges } from './rounds/seasonChanges.ts';
+export type { Helper, SeasonHabits } from './rounds/seasonHabits.ts';
+export { oddsProblems, seasonOdds } from './rounds/seasonOdds.ts';
+export { seasonReplayed } from './rounds/seasonReplayed.ts';
+export { type Taken, tracksOf } from './rounds/tracks.ts';
 export {
   celsiusIn,
   degreesOf,
@@ -231,9 +241,9 @@ export {
   showWeight,
 } from './say/measures.ts';
 export { capital, countOf, listOf } from './say/words.ts';
+export { type GraftDay, graftDays } from './season/graftDays.ts';
 export {
-  type GraftDay,
-  graftDays,
+  changeOutside,
   seasonPlan,
   seasonProblems,
   seasonProgramme,
@@ -268,6 +278,7 @@ export { SHUT_HOURS } from './warmth/shutBox.ts';
 export { type Paint, sunAt } from './warmth/sun.ts';
 export { warmth, warmthProblems } from './warmth/warmth.ts';
 export { winterWalls } from './warmth/winterWalls.ts';
+export { flyingShares } from './weather/flyingShares.ts';
 export { type ReadWeather, readWeather } from './weather/readWeather.ts';
 export { type AutumnAct, type AutumnLine, autumnList, autumnTime } from './winter/autumn.ts';
 export type { End } from './winter/cavity.ts';

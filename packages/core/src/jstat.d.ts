@@ -2,6 +2,7 @@
 declare module 'jstat' {
   const jStat: {
     betaln(a: number, b: number): number;
+    normal: { cdf(x: number, mean: number, deviation: number): number };
     beta: { inv(probability: number, a: number, b: number): number };
   };
   export default jStat;

@@ -30,6 +30,7 @@ export const access: Readonly<Record<string, Role>> = {
   'GET /api/search': 'guest',
   'GET /api/takes': 'guest',
   'GET /api/rearing': 'guest',
+  'GET /api/rearing/past': 'guest',
   'GET /api/rounds.csv': 'guest',
   'GET /api/years/:year': 'guest',
   'GET /api/sensors': 'guest',

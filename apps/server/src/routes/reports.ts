@@ -1,6 +1,7 @@
 import {
   CalendarDate,
   Id,
+  PastSeason,
   RearingSeason,
   TakeReport,
   TakesBy,
@@ -11,7 +12,7 @@ import { seasonYear } from '@yellow-cell/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { NotFound } from '../services/conflict.ts';
-import { rearingSeason } from '../services/rearing.ts';
+import { pastSeason, rearingSeason } from '../services/rearing.ts';
 import { roundsFile } from '../services/roundsFile.ts';
 import { takeReport } from '../services/takes.ts';
 import { seasonBetween } from '../store/season.ts';
@@ -46,6 +47,18 @@ export const reportRoutes: FastifyPluginAsyncZod<RouteOptions> = async (app, { c
       },
     },
     ({ query: { on } }) => rearingSeason(context(), on),
+  );
+  app.get(
+    '/rearing/past',
+    {
+      schema: {
+        tags: ['rounds'],
+        summary: 'A season that is over: what was wanted and done, its weather, and its rooms',
+        querystring: z.object({ from: CalendarDate, to: CalendarDate }),
+        response: { 200: PastSeason },
+      },
+    },
+    ({ query: { from, to } }) => pastSeason(context(), from, to),
   );
   app.get(
     '/rounds.csv',

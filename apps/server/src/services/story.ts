@@ -24,6 +24,8 @@ export const ROUND_KINDS: readonly EventKind[] = [
   'grafted',
   'cellsAccepted',
   'cellsMoved',
+  'combToDonor',
+  'incubatorRead',
 ];
 
 export function subjectIds(events: readonly LogEvent[], wanted: Subject['kind']): string[] {

@@ -51,6 +51,45 @@ export async function recordOn(
   return { record: { takes, tried }, accepted: { cells, grafts } };
 }
 
+/** Days of each month before a day on which it is known whether they flew, and those that did. */
+export async function flownByMonth(
+  store: Store,
+  yard: string,
+  flyingDay_h: number,
+  before: string,
+): Promise<RearingSeason['flown']['months']> {
+  const { rows } = await sql<{ month: number; known: number; flew: number }>`
+    select extract(month from day)::int as month, count(*)::int as known,
+      count(*) filter (where flying_h >= ${flyingDay_h})::int as flew
+    from weather_day where yard_id = ${yard} and day < ${before}::date and flying_h is not null
+    group by 1 order by 1`.execute(store);
+  return rows;
+}
+
+/** Days on which it is known whether they flew, both ends included. */
+export async function flownBetween(
+  store: Store,
+  yard: string,
+  flyingDay_h: number,
+  from: string,
+  to: string,
+): Promise<RearingSeason['flown']['days']> {
+  const { rows } = await sql<{ on: string; flies: boolean }>`
+    select day as on, flying_h >= ${flyingDay_h} as flies
+    from weather_day where yard_id = ${yard} and day between ${from}::date and ${to}::date
+      and flying_h is not null
+    order by day`.execute(store);
+  return rows;
+}
+
+/** Rooms that were given a cell or a virgin between two days, both included. */
+export async function roomsGiven(store: Store, from: string, to: string): Promise<number> {
+  const { rows } = await sql<{ rooms: number }>`
+    select count(distinct (box_id, compartment))::int as rooms
+    from attempt_state where given_on between ${from}::date and ${to}::date`.execute(store);
+  return rows[0]?.rooms ?? 0;
+}
+
 /** When each mating room is free for a cell, as expected. */
 export async function roomsFree(store: Store): Promise<RearingSeason['rooms']> {
   const rows = await store

@@ -18,8 +18,10 @@ const KEPT = [
   'rearing',
 ];
 /** Another shape of what is kept makes the old of no use. */
-const SHAPE = 'v4';
+const SHAPE = 'v5';
 const KEEP_MS = 1_000;
+/** Putting it all away takes a slow phone a while: it waits so long at most until nothing else is to be done. */
+const IDLE_MS = 4_000;
 const WAIT_MS = 800;
 
 const isKept = ({ queryKey, state }: Query): boolean =>
@@ -43,6 +45,12 @@ async function putBack(): Promise<void> {
 }
 const begun = Date.now();
 
+/** Safari has no idle time to be told of. */
+const whenIdle = (work: () => void): void => {
+  if ('requestIdleCallback' in globalThis) requestIdleCallback(work, { timeout: IDLE_MS });
+  else work();
+};
+
 /** Keeps what comes in, a moment after the first of it, or as the page is left: a server that is asked again and again puts it off no further. */
 export function keepQueries(): void {
   let planned: ReturnType<typeof setTimeout> | undefined;
@@ -57,7 +65,7 @@ export function keepQueries(): void {
     void keepSnapshot('queries', { shape: SHAPE, state });
   };
   queries.getQueryCache().subscribe(({ type, query }) => {
-    if (type === 'updated' && isKept(query)) planned ??= setTimeout(keep, KEEP_MS);
+    if (type === 'updated' && isKept(query)) planned ??= setTimeout(whenIdle, KEEP_MS, keep);
   });
   window.addEventListener('pagehide', keep);
 }

@@ -6,6 +6,7 @@ import type {
   Found,
   KeptWorkshop,
   LogEvent,
+  PastSeason,
   QueenStory,
   RearingSeason,
   SensorReport,
@@ -170,6 +171,13 @@ export const rearingQuery = (on: string) =>
   queryOptions({
     queryKey: ['rearing', on],
     queryFn: ({ signal }) => getJson<RearingSeason>(`/rearing?on=${on}`, signal),
+  });
+
+/** A season that is over, both days included: it changes only by what is corrected in it. */
+export const pastSeasonQuery = (from: string, to: string) =>
+  queryOptions({
+    queryKey: ['pastSeason', from, to],
+    queryFn: ({ signal }) => getJson<PastSeason>(`/rearing/past?from=${from}&to=${to}`, signal),
   });
 
 export const searchQuery = (find: string, limit = 5) =>

@@ -11,15 +11,16 @@ afterEach(() => vi.restoreAllMocks());
 function Buttons() {
   const log = useLog();
   const notes = [
-    ['Weighed', 'B1 weighed', 'twelve'],
-    ['Weighed again', 'B1 weighed', 'thirteen'],
-    ['Noted', 'B1 noted', 'twelve'],
+    ['Weighed', 'B1 weighed', 'twelve', false],
+    ['Weighed again', 'B1 weighed', 'thirteen', false],
+    ['Noted', 'B1 noted', 'twelve', false],
+    ['Counted', 'B1 counted', 'one more', true],
   ] as const;
-  return notes.map(([name, title, note]) => (
+  return notes.map(([name, title, note, counts]) => (
     <button
       key={name}
       type="button"
-      onClick={() => void log(title, [draft('noted', { box: BOX }, `${note}, ${newId()}`)])}
+      onClick={() => void log(title, [draft('noted', { box: BOX }, `${note}, ${newId()}`)], counts)}
     >
       {name}
     </button>
@@ -51,4 +52,14 @@ it('a second tap of the same press enters nothing; another act, an undone one, o
   fireEvent.click(weighed);
   await posted(7);
   expect(server.posted.map(({ kind }) => kind).filter((kind) => kind === 'withdrawn')).toHaveLength(1);
+});
+
+it('what is counted is one more with each press, however fast', async () => {
+  const server = serverWith(built);
+  vi.spyOn(performance, 'now').mockImplementation(() => 10_000);
+  show(server, () => <Buttons />);
+  const counted = await screen.findByRole('button', { name: 'Counted' });
+  for (let press = 0; press < 5; press++) fireEvent.click(counted);
+  await waitFor(() => expect(server.posted).toHaveLength(5));
+  expect(new Set(server.posted.map(({ id }) => id)).size).toBe(5);
 });

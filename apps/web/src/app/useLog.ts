@@ -31,7 +31,12 @@ export const draft = <K extends EventKind>(kind: K, payload: Payload<K>, note?: 
 export const withdrawal = (id: string): Draft => ({ kind: 'withdrawn', payload: {}, corrects: id });
 
 /** Logs entries as one act that can be undone; while another day is shown, they are entered for the end of that day. */
-export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<Delivery> {
+export function useLog(): (
+  title: string,
+  drafts: readonly Draft[],
+  /** True of what is counted: each press is one more, however fast. */
+  counts?: boolean,
+) => Promise<Delivery> {
   const { data: session, dataUpdatedAt } = useSuspenseQuery(sessionQuery);
   const { on, isToday, zone } = useAsOf();
   const toast = useToast();
@@ -65,10 +70,11 @@ export function useLog(): (title: string, drafts: readonly Draft[]) => Promise<D
     return delivery;
   };
 
-  return (title, drafts) => {
+  return (title, drafts, counts = false) => {
     const before = last.current;
     const act = actOf(title, drafts);
-    if (before?.act === act && performance.now() - before.at < SAME_PRESS_MS) return before.delivery;
+    if (!counts && before?.act === act && performance.now() - before.at < SAME_PRESS_MS)
+      return before.delivery;
     const entries = entriesOf(drafts);
     const withdrawals = entries.map(({ id }) => withdrawal(id)).reverse();
     const delivery = send(title, entries, async () => {

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useAsOf } from '../app/now.ts';
 import { takesQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
+import { Later } from '../parts/Later.tsx';
 import { TakeChart } from './TakeChart.tsx';
 
 const BY: readonly (readonly [TakesBy, string])[] = [
@@ -48,7 +49,11 @@ export function LedgerScreen() {
           Cells and virgins given up to {say(showDay(on))}. The stroke is the record, takes ÷ (takes +
           misses); the bar is where the true rate lies with 90 % probability, the dot its middle.
         </p>
-        {report && report.groups.length > 0 && <TakeChart groups={report.groups} all={report.all} />}
+        {report && report.groups.length > 0 && (
+          <Later>
+            <TakeChart groups={report.groups} all={report.all} />
+          </Later>
+        )}
         {report && report.groups.length === 0 && (
           <p className="mt-4">
             No cell was given up to this day. Give one in the yard, and its outcome will be counted here.
@@ -56,7 +61,11 @@ export function LedgerScreen() {
         )}
         {!report && <p className="mt-4 text-soft">Loading…</p>}
       </section>
-      {report && <Summary all={report.all} groups={report.groups} reasons={report.reasons} />}
+      {report && (
+        <Later>
+          <Summary all={report.all} groups={report.groups} reasons={report.reasons} />
+        </Later>
+      )}
     </main>
   );
 }

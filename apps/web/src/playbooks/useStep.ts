@@ -86,9 +86,11 @@ export function useStep({ view, boxView, room, run, progress, now }: StepOf, gui
     await log(`${title}, left out`, [draft('stepSkipped', { ...of, reason: reason.trim() })]);
   };
   const mark = (each: string, name: string) =>
-    log(`${title}, ${name.toLowerCase()} (${(counts[each] ?? 0) + 1})`, [
-      draft('stepMarked', { ...of, mark: each }),
-    ]);
+    log(
+      `${title}, ${name.toLowerCase()} (${(counts[each] ?? 0) + 1})`,
+      [draft('stepMarked', { ...of, mark: each })],
+      true,
+    );
   const last = run.marks?.findLast((each) => each.step === step.id);
   const unmark = last && (() => log(`${title}, ${last.mark} taken back`, [withdrawal(last.entry)]));
 

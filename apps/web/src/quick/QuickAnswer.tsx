@@ -28,23 +28,37 @@ export function QuickAnswer({ answer, warnings, onChoose, onKeep, onCancel }: Qu
       </div>
     );
   if (answer.is === 'entry')
-    return (
-      <button
-        type="button"
-        className="button button-main m-2 min-h-12 w-[calc(100%-1rem)] text-left"
-        onClick={() => onKeep(answer.words, answer.acts)}
-      >
-        <ArrowRight size={17} aria-hidden /> <Said>{answer.words}</Said>
-        <span className="ml-auto shrink-0 whitespace-nowrap text-sm font-normal">Enter keeps it</span>
-      </button>
-    );
+    return <KeepIt words={answer.words} onKeep={() => onKeep(answer.words, answer.acts)} />;
+  return <Question question={answer.question} choices={answer.choices} onChoose={onChoose} />;
+}
+
+export function KeepIt({ words, onKeep }: { words: string; onKeep: () => void }) {
+  return (
+    <button
+      type="button"
+      className="button button-main m-2 min-h-12 w-[calc(100%-1rem)] text-left"
+      onClick={onKeep}
+    >
+      <ArrowRight size={17} aria-hidden /> <Said>{words}</Said>
+      <span className="ml-auto shrink-0 whitespace-nowrap text-sm font-normal">Enter keeps it</span>
+    </button>
+  );
+}
+
+interface QuestionProps {
+  question: string;
+  choices: readonly { says: string; line: string }[];
+  onChoose: (line: string) => void;
+}
+
+export function Question({ question, choices, onChoose }: QuestionProps) {
   return (
     <div className="px-3 py-2">
       <p role="status" className="flex items-start gap-2">
-        <CircleHelp size={17} className="mt-0.5 shrink-0" aria-hidden /> <Said>{answer.question}</Said>
+        <CircleHelp size={17} className="mt-0.5 shrink-0" aria-hidden /> <Said>{question}</Said>
       </p>
       <div className="mt-1 flex flex-wrap gap-1.5">
-        {answer.choices.map((choice) => (
+        {choices.map((choice) => (
           <button
             key={choice.line}
             type="button"

@@ -7,13 +7,15 @@ import { useSilentSince } from '../app/connection.ts';
 import { newId } from '../app/ids.ts';
 import { useAsOf } from '../app/now.ts';
 import { designsQuery, searchQuery, yardsQuery } from '../app/queries.ts';
-import { useLog } from '../app/useLog.ts';
+import { type Draft, useLog } from '../app/useLog.ts';
 import { inGuide } from '../guide/titles.ts';
 import { Chips } from './Chips.tsx';
 import { draftsOf } from './draftsOf.ts';
 import { QuickAnswer } from './QuickAnswer.tsx';
 import { type QuickYard, useQuickYardOnScreen } from './quickContext.ts';
 import { quickText, setQuickText } from './quickText.ts';
+import { RoundAnswer } from './RoundAnswer.tsx';
+import { roundDraft, useRoundLine } from './useRoundLine.ts';
 
 export type Span = Pick<Unread, 'start' | 'end'>;
 /** What the line's own keys do here. */
@@ -58,15 +60,17 @@ export function QuickPanel({ ref, typed, input, entered, onUnread, onActive, onD
     [quick, answer],
   );
   const log = useLog();
-  const unread = answer === undefined || answer.is === 'search' ? NOTHING : answer.unread;
+  const ofRound = useRoundLine(typed);
+  const unread = ofRound || answer === undefined || answer.is === 'search' ? NOTHING : answer.unread;
   useEffect(() => onUnread(unread), [unread, onUnread]);
   useEffect(() => onActive(found[at] ? `quick-found-${at}` : undefined), [found, at, onActive]);
 
   /** The entry is on this device before the line is cleared; where it is refused, what was typed comes back to be mended. */
-  const keep = async (words: string, acts: readonly QuickAct[]): Promise<void> => {
+  const keep = (words: string, acts: readonly QuickAct[]) => send(words, draftsOf(acts, zone));
+  const send = async (words: string, drafts: readonly Draft[]): Promise<void> => {
     setQuickText('');
     onDone();
-    const delivery = await log(words, draftsOf(acts, zone));
+    const delivery = await log(words, drafts);
     if (delivery.state === 'refused' && quickText() === '') setQuickText(typed);
   };
   const go = ({ path }: Found): void => {
@@ -80,6 +84,8 @@ export function QuickPanel({ ref, typed, input, entered, onUnread, onActive, onD
   const enter = (): void => {
     const chosen = found[at];
     if (chosen) go(chosen);
+    else if (ofRound?.is === 'entry') void send(ofRound.words, [roundDraft(ofRound.entry)]);
+    else if (ofRound) choices.current?.querySelector<HTMLElement>('button')?.focus();
     else if (answer?.is === 'entry' && warnings.length === 0) void keep(answer.words, answer.acts);
     else if (answer !== undefined && answer.is !== 'search')
       choices.current?.querySelector<HTMLElement>('button, input')?.focus();
@@ -103,7 +109,16 @@ export function QuickPanel({ ref, typed, input, entered, onUnread, onActive, onD
       id="quick-panel"
       className="absolute left-0 z-30 mt-1 max-h-[75vh] w-[calc(100vw-1.5rem)] overflow-y-auto rounded-lg border border-hairline bg-slip py-1 shadow-xl sm:left-auto sm:right-0 sm:w-full sm:min-w-96"
     >
-      {answer && answer.is !== 'search' && quick && (
+      {ofRound && (
+        <div ref={choices}>
+          <RoundAnswer
+            line={ofRound}
+            onKeep={(words, entry) => void send(words, [roundDraft(entry)])}
+            onChoose={rewrite}
+          />
+        </div>
+      )}
+      {!ofRound && answer && answer.is !== 'search' && quick && (
         <div ref={choices}>
           <QuickAnswer
             answer={answer}
@@ -133,11 +148,11 @@ export function QuickPanel({ ref, typed, input, entered, onUnread, onActive, onD
           </div>
         ))}
       </div>
-      {found.length === 0 && (answer === undefined || answer.is === 'search') && (
+      {found.length === 0 && !ofRound && (answer === undefined || answer.is === 'search') && (
         <p className="px-3 py-2 text-soft" role="status">
           Nothing is called “{typed.trim()}”.
           {!quick &&
-            ' What was done is entered here while a yard is on screen as it is today: in Yard and Winter.'}
+            ' What was done in boxes is entered here while a yard is on screen as it is today: in Yard and Winter.'}
         </p>
       )}
     </div>

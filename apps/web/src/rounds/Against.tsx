@@ -1,12 +1,14 @@
 import type { SeasonAnswer } from '@yellow-cell/contract';
-import { type LotOdds, showDay } from '@yellow-cell/core';
+import { type LotState, showDay } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
 import { percent } from './percent.ts';
+import type { Odds } from './useOdds.ts';
 
 /** A plan of a season with the odds of its lots. */
 export interface Sized {
   answer: SeasonAnswer;
-  odds: readonly LotOdds[];
+  lots: readonly LotState[];
+  odds: Odds;
 }
 
 const FIGURES: readonly (readonly [string, (answer: SeasonAnswer) => number])[] = [
@@ -21,10 +23,8 @@ const FIGURES: readonly (readonly [string, (answer: SeasonAnswer) => number])[] 
 /** Two plans side by side: the one that was kept, and the one of the habits as they are now. */
 export function Against({ now, kept, today }: { now: Sized; kept: Sized; today: string }) {
   const say = useSay();
-  const chanceIn = ({ odds }: Sized, lot: string): string => {
-    const found = odds.find((each) => each.lot.id === lot);
-    return found ? percent(found.chance) : '–';
-  };
+  const chanceIn = ({ lots, odds }: Sized, lot: string): string =>
+    lots.some((each) => each.lot.id === lot) ? percent(odds.of(lot)?.chance) : '–';
   return (
     <table className="mt-1 w-full text-sm">
       <thead className="text-soft">
@@ -42,7 +42,7 @@ export function Against({ now, kept, today }: { now: Sized; kept: Sized; today: 
             <td className="pl-2 text-right font-semibold whitespace-nowrap">{of(now.answer)}</td>
           </tr>
         ))}
-        {now.odds.map(({ lot }) => (
+        {now.lots.map(({ lot }) => (
           <tr key={lot.id} className="border-t border-hairline">
             <th className="text-left font-normal">{say(`${lot.name} by ${showDay(lot.by, today)}`)}</th>
             <td className="pl-2 text-right whitespace-nowrap">{chanceIn(kept, lot.id)}</td>

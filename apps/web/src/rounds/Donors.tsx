@@ -1,6 +1,7 @@
 import { countOf, donorRecords, showDay } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useSay } from '../app/units.ts';
+import { GraftWindow } from './GraftWindow.tsx';
 import type { Rearing } from './useRearing.ts';
 
 /** Whose larvae are grafted: what came of them, and when the next comb goes to her. */
@@ -33,10 +34,11 @@ export function Donors({ rearing: { views, constants, today } }: { rearing: Rear
                 {given > 0 ? `; of ${countOf(given, 'cell')} given ${countOf(queens, 'queen')} so far` : ''}.
               </p>
             )}
-            {next && (
+            {next?.round.comb && <GraftWindow round={next.round} />}
+            {next && !next.round.comb && (
               <p>
                 {next.comb < today ? 'Her comb had to be given on' : 'Drawn comb on'}{' '}
-                <strong>{say(showDay(next.comb, today))}</strong>, for round {next.round} on{' '}
+                <strong>{say(showDay(next.comb, today))}</strong>, for round {next.round.number} on{' '}
                 {say(showDay(next.graft, today))}
                 {next.comb < today ? '' : ': at the hour at which you will graft'}.
               </p>

@@ -2,7 +2,9 @@ import { plusDays, type SeasonHabits, showDay } from '@yellow-cell/core';
 import { useState } from 'react';
 import { useSay } from '../app/units.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
-import { numberIn } from '../parts/numberIn.ts';
+import { Amount, isBetween, isWhole } from './Amount.tsx';
+import { HelperFields } from './HelperFields.tsx';
+import { SURELY } from './surely.ts';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 const MOST_CELLS = 500;
@@ -18,10 +20,10 @@ interface HabitFieldsProps {
   taken_d: number;
 }
 
-/** On which days is grafted, which are kept free, what a finisher and a bank hold, and what things are worth. */
+/** On which days is grafted, which are kept free, what colonies and people there are for it, and what things are worth. */
 export function HabitFields({ habits, set, today, taken_d }: HabitFieldsProps) {
   const say = useSay();
-  const { weekdays, closed, most, bank, prices } = habits;
+  const { weekdays, closed, most, bank, colonies, prices } = habits;
   const [free, setFree] = useState('');
   return (
     <details className="mt-1">
@@ -106,71 +108,69 @@ export function HabitFields({ habits, set, today, taken_d }: HabitFieldsProps) {
           </option>
         ))}
       </SelectField>
+      <SelectField
+        label="How surely each lot is to be ready"
+        value={String(habits.surely)}
+        onChange={({ target }) => set({ surely: Number(target.value) })}
+      >
+        {SURELY.map(([share, words]) => (
+          <option key={share} value={share}>
+            {words}
+          </option>
+        ))}
+      </SelectField>
       <div className="mt-1 grid grid-cols-2 gap-x-2">
         <Amount
           label="Cells of a round, most"
           value={most}
-          isOne={isCount(1)}
+          isOne={isWhole(1, MOST_CELLS)}
           hint={`A whole number from 1 to ${MOST_CELLS}.`}
           onChange={(cells) => set({ most: cells })}
         />
         <Amount
           label="Places in a bank"
           value={bank.places}
-          isOne={isCount(0)}
+          isOne={isWhole(0, MOST_CELLS)}
           hint={`A whole number from 0 to ${MOST_CELLS}.`}
           onChange={(places) => set({ bank: { days: places > 0 ? BANK_D : 0, places } })}
         />
+        {COLONIES.map(([name, label, least, most]) => (
+          <Amount
+            key={name}
+            label={label}
+            value={colonies[name]}
+            isOne={isWhole(least, most)}
+            hint={`A whole number from ${least} to ${most}.`}
+            onChange={(count) => set({ colonies: { ...colonies, [name]: count } })}
+          />
+        ))}
         {PRICES.map(([name, label]) => (
           <Amount
             key={name}
             label={label}
             value={prices[name]}
-            isOne={isPrice}
+            isOne={isBetween(0, MOST_PRICE)}
             hint="A price from 0 to 10,000."
             onChange={(price) => set({ prices: { ...prices, [name]: price } })}
           />
         ))}
       </div>
+      <HelperFields habits={habits} set={set} today={today} />
     </details>
   );
 }
 
+const COLONIES: readonly (readonly [keyof SeasonHabits['colonies'], string, number, number])[] = [
+  ['donors', 'Donors', 1, 100],
+  ['starters', 'Starters', 1, 100],
+  ['finishers', 'Finishers', 1, 100],
+  ['incubator', 'Places in an incubator', 0, MOST_CELLS],
+];
 const PRICES: readonly (readonly [keyof SeasonHabits['prices'], string])[] = [
   ['queen', 'A queen in time'],
   ['round', 'A round'],
   ['cell', 'A cell'],
   ['bankDay', 'A day in the bank'],
+  ['change', 'A cell moved from a known day'],
 ];
 const MOST_PRICE = 10_000;
-const isPrice = (value: number): boolean => value >= 0 && value <= MOST_PRICE;
-const isCount =
-  (least: number) =>
-  (value: number): boolean =>
-    Number.isInteger(value) && value >= least && value <= MOST_CELLS;
-
-interface AmountProps {
-  label: string;
-  value: number;
-  isOne: (value: number) => boolean;
-  /** What it must be, said where it is not. */
-  hint: string;
-  onChange: (value: number) => void;
-}
-/** A number that is kept once it is one; until then what is wrong stands beside it. */
-function Amount({ label, value, isOne, hint, onChange }: AmountProps) {
-  const [text, setText] = useState(String(value));
-  return (
-    <TextField
-      label={label}
-      inputMode="decimal"
-      value={text}
-      problem={isOne(numberIn(text)) ? undefined : hint}
-      onChange={({ target }) => {
-        setText(target.value);
-        const number = numberIn(target.value);
-        if (isOne(number)) onChange(number);
-      }}
-    />
-  );
-}

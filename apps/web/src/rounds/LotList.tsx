@@ -6,40 +6,38 @@ import { draft, useLog } from '../app/useLog.ts';
 import { TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Form } from '../yard/Form.tsx';
+import { moreWords } from './moreWords.ts';
 import { percent } from './percent.ts';
+import type { Odds } from './useOdds.ts';
 import type { Rearing } from './useRearing.ts';
 
 /** Queens wanted by a day, with the odds of each lot. */
-export function LotList({ rearing }: { rearing: Rearing }) {
+export function LotList({ rearing, odds }: { rearing: Rearing; odds: Odds }) {
   const say = useSay();
   const log = useLog();
   const [adding, setAdding] = useState(false);
-  const { odds, today } = rearing;
+  const { lots, today } = rearing;
   return (
     <section aria-label="Queens wanted">
       <h2 className="eyebrow">Queens wanted</h2>
-      {odds.length === 0 && !adding && (
+      {lots.length === 0 && !adding && (
         <p className="text-soft">
           Nothing is wanted from today on. Say how many and by when, for an order or your own boxes.
         </p>
       )}
       <ul>
-        {odds.map(({ lot, chance, have, open, wanted, more }) => (
+        {lots.map(({ lot, have, open, wanted }) => (
           <li key={lot.id} className="border-b border-hairline py-2">
             <p className="flex justify-between gap-3">
               <span>
                 <strong>{countOf(lot.queens, 'queen')}</strong> by {say(showDay(lot.by, today))}
                 <span className="block text-soft">{lot.name}</span>
               </span>
-              <strong className={`text-lg ${chance < 0.5 ? 'text-danger' : ''}`}>{percent(chance)}</strong>
+              <Chance of={odds.of(lot.id)?.chance} />
             </p>
             <p className="text-sm text-soft">
               Of {wanted} wanted up to then {have} are there; {countOf(open, 'cell is', 'cells are')} open,
-              with rooms for them
-              {more > 0
-                ? `; ${countOf(more, 'more ripe cell makes', 'more ripe cells make')} it nine times in ten`
-                : ''}
-              .
+              with rooms for them. {say(moreWords(odds.of(lot.id), today))}
             </p>
             <button
               type="button"
@@ -62,6 +60,14 @@ export function LotList({ rearing }: { rearing: Rearing }) {
   );
 }
 
+function Chance({ of }: { of: number | undefined }) {
+  return (
+    <strong className={`text-lg whitespace-nowrap ${of !== undefined && of < 0.5 ? 'text-danger' : ''}`}>
+      {percent(of)}
+    </strong>
+  );
+}
+
 const USUAL_AHEAD_D = 42;
 
 function LotForm({ today, onDone }: { today: string; onDone: () => void }) {
@@ -69,14 +75,23 @@ function LotForm({ today, onDone }: { today: string; onDone: () => void }) {
   const [name, setName] = useState('');
   const [queens, setQueens] = useState('');
   const [by, setBy] = useState(plusDays(today, USUAL_AHEAD_D));
+  const [worth, setWorth] = useState('');
   const count = numberIn(queens);
   const badCount =
     Number.isInteger(count) && count >= 1 && count <= 10_000 ? undefined : 'A whole number from 1.';
   const badDay = by > today ? undefined : 'A day that is still to come.';
+  const price = numberIn(worth);
+  const badWorth = worth.trim() === '' || (price >= 0 && price <= 100_000) ? undefined : 'From 0 to 100,000.';
   const save = () => {
-    if (badCount || badDay || name.trim() === '') return;
+    if (badCount || badDay || badWorth || name.trim() === '') return;
     return log(`${countOf(count, 'queen')} wanted`, [
-      draft('lotWanted', { lot: newId(), name: name.trim(), queens: count, by }),
+      draft('lotWanted', {
+        lot: newId(),
+        name: name.trim(),
+        queens: count,
+        by,
+        ...(worth.trim() === '' ? {} : { worth: price }),
+      }),
     ]).then(onDone);
   };
   return (
@@ -105,6 +120,13 @@ function LotForm({ today, onDone }: { today: string; onDone: () => void }) {
           onChange={({ target }) => setBy(target.value)}
         />
       </div>
+      <TextField
+        label="What one is worth (if unlike others)"
+        inputMode="decimal"
+        value={worth}
+        problem={badWorth}
+        onChange={({ target }) => setWorth(target.value)}
+      />
     </Form>
   );
 }

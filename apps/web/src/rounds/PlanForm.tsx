@@ -1,4 +1,13 @@
-import { countOf, plusDays, roundCalendar, roundFor, showDay, showWindow } from '@yellow-cell/core';
+import {
+  cellsExpected,
+  countOf,
+  plusDays,
+  roundCalendar,
+  roundFor,
+  roundWants,
+  showDay,
+  showWindow,
+} from '@yellow-cell/core';
 import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { useSay } from '../app/units.ts';
@@ -7,7 +16,9 @@ import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Form } from '../yard/Form.tsx';
 import { DonorField, donorsOf } from './DonorField.tsx';
+import { SURELY } from './surely.ts';
 import type { Rearing } from './useRearing.ts';
+import { wantsInLines } from './wantsInLines.ts';
 
 const USUAL_QUEENS = 20;
 const USUAL_AHEAD_D = 45;
@@ -44,6 +55,8 @@ export function PlanForm({ rearing, onDone }: { rearing: Rearing; onDone: () => 
     days && days.graft < today
       ? `That is too late: grafted today, the last of them is ready ${say(showDay(earliest.take[1], today))} at the earliest.`
       : undefined;
+  const cells = need?.cells ?? cellsExpected(larvae, season);
+  const wantLines = badGrafts ? [] : wantsInLines(roundWants(larvae, cells, constants));
   const dronesLate = days && !late && days.droneEggsBy < today;
   const number = Math.max(0, ...views.map(({ round }) => round.number)) + 1;
   const save = () => {
@@ -91,10 +104,11 @@ export function PlanForm({ rearing, onDone }: { rearing: Rearing; onDone: () => 
               }
               onChange={({ target }) => setConfidence(Number(target.value))}
             >
-              <option value="0.5">as often as not</option>
-              <option value="0.8">8 times in 10</option>
-              <option value="0.9">9 times in 10</option>
-              <option value="0.95">19 times in 20</option>
+              {SURELY.map(([share, words]) => (
+                <option key={share} value={share}>
+                  {words}
+                </option>
+              ))}
             </SelectField>
           </>
         ) : (
@@ -117,6 +131,7 @@ export function PlanForm({ rearing, onDone }: { rearing: Rearing; onDone: () => 
                 ['Ripe, given', showDay(days.ripe, today)],
                 ['Eggs', showWindow(...days.eggs, today)],
                 ['Ready', showWindow(...days.take, today)],
+                ...wantLines,
               ] as const
             ).map(([name, value]) => (
               <div key={name} className="row-line">

@@ -18,12 +18,14 @@ import { numberIn } from '../parts/numberIn.ts';
 import { Form } from '../yard/Form.tsx';
 import { Bars } from './Bars.tsx';
 import { GiveIn } from './GiveIn.tsx';
+import { GraftWindow } from './GraftWindow.tsx';
 import { Incubator } from './Incubator.tsx';
+import { IncubatorForm } from './IncubatorForm.tsx';
 import { StartIn } from './StartIn.tsx';
 import { useIncubator } from './useIncubator.ts';
 import type { Rearing } from './useRearing.ts';
 
-type Asked = 'graft' | 'count' | 'move' | 'start';
+type Asked = 'graft' | 'count' | 'move' | 'start' | 'incubator';
 
 /** A round from its drones to its last queen: what is done, what is next, and the entries that it asks for. */
 export function RoundSlip({
@@ -80,6 +82,17 @@ export function RoundSlip({
         {asked === undefined && (
           <>
             {round.planned && <Main name="Grafted today…" onPress={() => setAsked('graft')} />}
+            {round.planned && (
+              <button
+                type="button"
+                className="button min-h-11"
+                onClick={() =>
+                  void send('drawn comb to the donor', [draft('combToDonor', { round: round.id })])
+                }
+              >
+                {round.comb ? 'Another comb to the donor now' : 'Drawn comb to the donor now'}
+              </button>
+            )}
             {!round.accepted && (
               <button type="button" className="button min-h-11" onClick={() => setAsked('start')}>
                 Start them step by step…
@@ -152,6 +165,9 @@ export function RoundSlip({
             }
           />
         )}
+        {asked === 'incubator' && (
+          <IncubatorForm round={round.id} send={send} onCancel={() => setAsked(undefined)} />
+        )}
         {asked === 'move' && (
           <CarryForm
             round={round}
@@ -163,8 +179,22 @@ export function RoundSlip({
         )}
       </div>
       <GiveIn view={view} today={today} />
-      {watch && <Incubator watch={watch} />}
-      {round.planned && view.days.donorComb < today && (
+      {watch && (
+        <>
+          <Incubator watch={watch} />
+          {asked === undefined && (
+            <button
+              type="button"
+              className="min-h-11 text-sm underline max-sm:min-h-12"
+              onClick={() => setAsked('incubator')}
+            >
+              Read it yourself…
+            </button>
+          )}
+        </>
+      )}
+      {round.planned && <GraftWindow round={round} />}
+      {round.planned && !round.comb && view.days.donorComb < today && (
         <p className="mt-3 rounded bg-glow px-2 py-1">
           For this graft the donor’s comb had to be given on {say(showDay(view.days.donorComb, today))}: only
           if it was, there are larvae of the right age.

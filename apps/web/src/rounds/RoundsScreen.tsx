@@ -9,6 +9,7 @@ import { PlanForm } from './PlanForm.tsx';
 import { RoundSlip } from './RoundSlip.tsx';
 import { SeasonPlan } from './SeasonPlan.tsx';
 import { SeasonSheet } from './SeasonSheet.tsx';
+import { useOdds } from './useOdds.ts';
 import { type Moved, useRearing } from './useRearing.ts';
 
 /** From the queens wanted to the cells in the boxes: the rounds of a season, and what hangs on their days. */
@@ -17,6 +18,7 @@ export function RoundsScreen() {
   const [moved, setMoved] = useState<Moved>();
   const [planning, setPlanning] = useState(false);
   const rearing = useRearing(moved);
+  const odds = useOdds(rearing, undefined, moved !== undefined);
   const chosen = params.get('round') ?? undefined;
   const choose = (round: string | undefined) =>
     setParams(
@@ -65,6 +67,7 @@ export function RoundsScreen() {
             <div className="hidden sm:block">
               <SeasonSheet
                 rearing={rearing}
+                odds={odds}
                 chosen={chosen}
                 moved={moved}
                 onChoose={choose}
@@ -92,12 +95,15 @@ export function RoundsScreen() {
             >
               Plan a round…
             </button>
-            <LotList rearing={rearing} />
-            <Donors rearing={rearing} />
-            <SeasonPlan rearing={rearing} />
+            <LotList rearing={rearing} odds={odds} />
+            <Later>
+              <Donors rearing={rearing} />
+              <SeasonPlan rearing={rearing} />
+            </Later>
             <p className="mt-4 text-sm text-soft">
-              A lot’s odds are those of all queens wanted up to its day: queens that are there, and cells
-              still open by the record. How rates lie apart is told in the{' '}
+              A lot’s odds are those of all queens wanted up to its day. What is planned is played ten
+              thousand times: rates of takes and acceptance as far as your record knows them, and days that
+              fly as your weather and climate have them. How rates lie apart is told in the{' '}
               <Link className="underline" to="/ledger">
                 Ledger
               </Link>

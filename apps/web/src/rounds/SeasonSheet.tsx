@@ -4,7 +4,10 @@ import { useSize } from '../parts/useSize.ts';
 import { type DayScale, dayScale } from './dayScale.ts';
 import { lanesOf } from './lanes.ts';
 import { percent } from './percent.ts';
+import { QueensReady } from './QueensReady.tsx';
 import { RoundRow } from './RoundRow.tsx';
+import { hasIncubator, TrackRows, tracksHeight } from './TrackRows.tsx';
+import type { Odds } from './useOdds.ts';
 import type { Moved, Rearing } from './useRearing.ts';
 
 const LABEL = 112;
@@ -12,27 +15,31 @@ const RIGHT = 24;
 const HEAD = 30;
 const ROW = 58;
 const ROOMS = 110;
+const FAN = 120;
 const LOTS = 64;
 const LOT_WIDTH = 80;
 const LOT_LANE = 36;
 
 interface SeasonSheetProps {
   rearing: Rearing;
+  odds: Odds;
   chosen: string | undefined;
   moved: Moved | undefined;
   onChoose: (round: string | undefined) => void;
   onMove: (moved: Moved | undefined) => void;
 }
 
-/** One row a round, cells against rooms, and the lots, all on one scale of days; today across them. */
-export function SeasonSheet({ rearing, chosen, moved, onChoose, onMove }: SeasonSheetProps) {
+/** One row a round, what they take up, cells against rooms, queens ready against those wanted, and the lots, all on one scale of days; today across them. */
+export function SeasonSheet({ rearing, odds, chosen, moved, onChoose, onMove }: SeasonSheetProps) {
   const say = useSay();
   const [ref, { width }] = useSize<HTMLDivElement>({ width: 900, height: 400 });
-  const { views, today, odds } = rearing;
+  const { views, today } = rearing;
   const scale = dayScale(rearing, LABEL, Math.max(LABEL + 200, width - RIGHT));
-  const roomsTop = HEAD + views.length * ROW;
-  const lotsTop = roomsTop + ROOMS;
-  const lots = odds.map((each) => {
+  const tracksTop = HEAD + views.length * ROW;
+  const roomsTop = tracksTop + tracksHeight(hasIncubator(rearing));
+  const fanTop = roomsTop + ROOMS;
+  const lotsTop = fanTop + FAN;
+  const lots = rearing.lots.map((each) => {
     const x = scale.x(each.lot.by);
     // Near the right edge it is written to the left of its day.
     const isLeft = x > width - LOT_WIDTH;
@@ -68,21 +75,19 @@ export function SeasonSheet({ rearing, chosen, moved, onChoose, onMove }: Season
             onMove={onMove}
           />
         ))}
+        <TrackRows rearing={rearing} top={tracksTop} scale={scale} width={width} />
         <Rooms rearing={rearing} top={roomsTop} scale={scale} width={width} />
+        <QueensReady rearing={rearing} odds={odds} top={fanTop} height={FAN} scale={scale} width={width} />
         <g transform={`translate(0 ${lotsTop})`}>
-          <line x2={width} stroke="var(--hairline)" />
-          <text x={20} y={24} fontSize={13} fontWeight={700} fill="var(--ink)">
-            Queens
-          </text>
-          <text x={20} y={40} fontSize={11.5} fill="var(--soft)">
+          <text x={20} y={24} fontSize={11.5} fill="var(--soft)">
             wanted by
           </text>
-          {odds.length === 0 && (
+          {lots.length === 0 && (
             <text x={LABEL} y={30} fontSize={12.5} fill="var(--soft)">
               None are said to be wanted from today on.
             </text>
           )}
-          {lots.map(({ lot, chance, x, isLeft }, index) => (
+          {lots.map(({ lot, x, isLeft }, index) => (
             <g
               key={lot.id}
               transform={`translate(${x} ${(lanes[index] ?? 0) * LOT_LANE})`}
@@ -94,9 +99,9 @@ export function SeasonSheet({ rearing, chosen, moved, onChoose, onMove }: Season
                 y={24}
                 fontSize={14}
                 fontWeight={700}
-                fill={chance < 0.5 ? 'var(--danger)' : 'var(--ink)'}
+                fill={(odds.of(lot.id)?.chance ?? 1) < 0.5 ? 'var(--danger)' : 'var(--ink)'}
               >
-                {percent(chance)}
+                {percent(odds.of(lot.id)?.chance)}
               </text>
               <text x={isLeft ? -6 : 6} y={41} fontSize={11.5} fill="var(--soft)">
                 {lot.queens} by {say(showDay(lot.by, today))}

@@ -6,6 +6,8 @@ import type { Rearing } from './useRearing.ts';
 export interface DayScale {
   x(day: Day): number;
   dayAt(x: number): Day;
+  /** So many days after the first. */
+  dayAfter(days: number): Day;
   from: Day;
   to: Day;
 }
@@ -14,12 +16,12 @@ const BEFORE_D = 6;
 const AHEAD_D = 60;
 
 /** From before the first graft to after the last queen, the last lot and the weeks ahead. */
-export function dayScale({ views, today, odds }: Rearing, left: number, right: number): DayScale {
+export function dayScale({ views, today, lots }: Rearing, left: number, right: number): DayScale {
   const days = [today, ...views.map(({ days: { graft } }) => graft)].sort();
   const ends = [
     plusDays(today, AHEAD_D),
     ...views.map(({ days: { take } }) => take[1]),
-    ...odds.map(({ lot }) => plusDays(lot.by, BEFORE_D)),
+    ...lots.map(({ lot }) => plusDays(lot.by, BEFORE_D)),
   ].sort();
   const from = plusDays(days[0] ?? today, -BEFORE_D);
   const to = ends.at(-1) ?? today;
@@ -28,6 +30,7 @@ export function dayScale({ views, today, odds }: Rearing, left: number, right: n
     from,
     to,
     x: (day) => scale(daysBetween(from, day)),
+    dayAfter: (days) => plusDays(from, days),
     dayAt: (x) => plusDays(from, Math.round(scale.invert(x))),
   };
 }

@@ -1,34 +1,35 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import type { LogEvent, RearingSeason } from '@yellow-cell/contract';
+import type { RearingSeason } from '@yellow-cell/contract';
 import {
-  asEvent,
   type Constants,
-  chronicle,
   constantsWith,
   type Day,
-  foldOn,
-  type LotOdds,
-  lotOdds,
-  lotsOf,
+  flyingShares,
+  type LotState,
+  lotStates,
   type RipeDay,
   type RoundView,
   roomsFor,
   roundViews,
-  stateOfStanding,
 } from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { useAsOf } from '../app/now.ts';
-import { isIn, useOutbox } from '../app/outbox.ts';
 import { rearingQuery, sessionQuery, yardsQuery } from '../app/queries.ts';
+import { useWithUnsent } from './useWithUnsent.ts';
 
 export interface Rearing {
   season: RearingSeason;
   views: readonly RoundView[];
-  odds: readonly LotOdds[];
+  lots: readonly LotState[];
   ripe: readonly RipeDay[];
+  /** The share of days that fly in each month, by the yard’s record and its climate. */
+  flying: readonly number[];
   constants: Constants;
   today: Day;
 }
+
+/** Without a yard, somewhere in the middle of the north. */
+const USUAL_DEG = 48;
 
 /** A planned graft that is being moved, and not kept yet. */
 export interface Moved {
@@ -42,17 +43,21 @@ export function useRearing(moved?: Moved): Rearing {
   const { data, dataUpdatedAt } = useSuspenseQuery(rearingQuery(today));
   const { data: session } = useSuspenseQuery(sessionQuery);
   const { data: yards } = useSuspenseQuery(yardsQuery);
-  const parcels = useOutbox();
   const constants = useMemo(
     () => constantsWith(session.settings.constants[yards[0]?.id ?? '']),
     [session, yards],
   );
-  const season = useMemo(() => {
-    const unsent = parcels
-      .filter((parcel) => !isIn(parcel, dataUpdatedAt))
-      .flatMap(({ entries }) => entries.map(asEvent));
-    return withUnsent(data, unsent);
-  }, [data, dataUpdatedAt, parcels]);
+  const season = useWithUnsent(data, dataUpdatedAt);
+  const flying = useMemo(
+    () =>
+      flyingShares(
+        data.flown.months,
+        session.settings.climates?.[yards[0]?.id ?? ''],
+        yards[0]?.latitude_deg ?? USUAL_DEG,
+        constants,
+      ),
+    [data, session, yards, constants],
+  );
   return useMemo(() => {
     const shown = moved
       ? {
@@ -67,20 +72,11 @@ export function useRearing(moved?: Moved): Rearing {
     return {
       season: shown,
       views,
-      odds: lotOdds(shown, views, ripe, constants, today),
+      lots: lotStates(shown, views, ripe, today),
+      flying,
       ripe,
       constants,
       today,
     };
-  }, [season, moved, constants, today]);
-}
-
-function withUnsent(season: RearingSeason, unsent: readonly LogEvent[]): RearingSeason {
-  if (unsent.length === 0) return season;
-  const before = stateOfStanding([], season.rounds, '', []);
-  const { rounds } = foldOn(before, { designs: new Map(), yards: new Set() }, chronicle(unsent));
-  const lots = new Map(season.lots.map((lot) => [lot.id, lot]));
-  for (const lot of lotsOf(unsent)) lots.set(lot.id, lot);
-  for (const { kind, payload } of unsent) if (kind === 'lotDropped') lots.delete(payload.lot);
-  return { ...season, rounds: [...rounds.values()], lots: [...lots.values()] };
+  }, [season, moved, flying, constants, today]);
 }

@@ -98,7 +98,7 @@ function AtBox({
   const { justKept, keep } = useJustKept(DOUBLE_TAP_MS);
   useEffect(() => keep(box.id), [box.id, keep]);
   const step = (by: number, passed = walk.passed) => {
-    choose();
+    if (chosenBox !== undefined) choose();
     go({ ...walk, at: walk.at + by, passed });
   };
   const next = walk.boxes[walk.at + 1];
@@ -124,7 +124,9 @@ function AtBox({
             </span>
           </div>
           <div {...swipe()} className="touch-pan-y">
-            <WalkBox boxView={boxView} />
+            <Later until={<div className="h-[19rem]" />}>
+              <WalkBox boxView={boxView} />
+            </Later>
           </div>
           <Later>
             <FlyingHours view={view} rooms={compartments} />

@@ -59,45 +59,43 @@ export function CompartmentSlip({ view, boxView, compartment }: CompartmentSlipP
         <p className="text-soft">Assumed: what is expected until then happens, and on its day.</p>
       )}
       {doubt && <p className="mt-1 text-danger">Mother uncertain. {doubt}</p>}
-      {attempt && (
-        <Timeline
-          attempt={attempt}
-          compartment={compartment}
-          weather={view.weather}
-          constants={view.constants}
-          on={on}
-        />
-      )}
-      {first && (
-        <div className="mt-2 border-y border-hairline py-2.5">
-          <DueLine boxView={boxView} compartment={compartment} work={first} title={title} />
-        </div>
-      )}
-      {isToday || correcting ? (
-        <>
-          {correcting && !isToday && (
-            <p className="mt-3 rounded bg-glow px-2 py-1">
-              What you enter now is dated the end of {say(showDay(on))}.
-            </p>
-          )}
-          <Actions view={view} boxView={boxView} compartment={compartment} title={title} />
-          <Later>
-            <NoteForm box={box.id} colony={colony?.id} title={title} />
-          </Later>
-        </>
-      ) : (
-        <p className="mt-3 text-soft">
-          {isPast
-            ? 'The past is shown as it was.'
-            : 'This is what is expected by then; nothing can be entered ahead.'}{' '}
-          {isPast && (
-            <button type="button" className="font-semibold underline" onClick={() => setCorrecting(true)}>
-              Correct this day
-            </button>
-          )}
-        </p>
-      )}
       <Later>
+        {attempt && (
+          <Timeline
+            attempt={attempt}
+            compartment={compartment}
+            weather={view.weather}
+            constants={view.constants}
+            on={on}
+          />
+        )}
+        {first && (
+          <div className="mt-2 border-y border-hairline py-2.5">
+            <DueLine boxView={boxView} compartment={compartment} work={first} title={title} />
+          </div>
+        )}
+        {isToday || correcting ? (
+          <>
+            {correcting && !isToday && (
+              <p className="mt-3 rounded bg-glow px-2 py-1">
+                What you enter now is dated the end of {say(showDay(on))}.
+              </p>
+            )}
+            <Actions view={view} boxView={boxView} compartment={compartment} title={title} />
+            <NoteForm box={box.id} colony={colony?.id} title={title} />
+          </>
+        ) : (
+          <p className="mt-3 text-soft">
+            {isPast
+              ? 'The past is shown as it was.'
+              : 'This is what is expected by then; nothing can be entered ahead.'}{' '}
+            {isPast && (
+              <button type="button" className="font-semibold underline" onClick={() => setCorrecting(true)}>
+                Correct this day
+              </button>
+            )}
+          </p>
+        )}
         <Suspense>
           <Strength view={view} boxView={boxView} compartment={compartment} />
         </Suspense>

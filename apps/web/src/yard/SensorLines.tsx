@@ -1,5 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Measure } from '@yellow-cell/contract';
+import { showInstant } from '@yellow-cell/core';
+import { useAsOf } from '../app/now.ts';
 import { sensorsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { Said } from '../parts/Said.tsx';
@@ -13,7 +15,9 @@ const NAMES: Readonly<Record<Measure, readonly [string, string]>> = {
 /** What a scale and a probe say of one box now; what was set aside is told, and reckoned with nowhere. */
 export function SensorLines({ label }: { label: string }) {
   const say = useSay();
+  const { zone, today } = useAsOf();
   const { data } = useQuery(sensorsQuery);
+  const timeOf = (at: string) => showInstant(at, zone, today);
   const own = data?.boxes.find(({ box }) => box === label);
   if (!data || (!own && !data.problem)) return null;
   return (
@@ -59,12 +63,3 @@ export function SensorLines({ label }: { label: string }) {
     </section>
   );
 }
-
-const format = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'short',
-  hour: '2-digit',
-  minute: '2-digit',
-});
-/** `29 May, 06:00` in the device's own zone. */
-export const timeOf = (at: string): string => format.format(new Date(at));

@@ -161,6 +161,9 @@ const lines: { [K in EventKind]: (payload: Payload<K>, names: Names, zone: strin
     `${countOf(accepted, 'cell')} accepted${roundOf(round, names)}`,
   cellsMoved: ({ round, cells, to, where }, names) =>
     `${countOf(cells, 'cell')} ${cellsToWords[to]}${where ? `, ${where}` : ''}${roundOf(round, names)}`,
+  combToDonor: ({ round }, names) => `Drawn comb to the donor${roundOf(round, names)}`,
+  incubatorRead: ({ round, temperature_C, humidity_pct }, names) =>
+    `Incubator at ${temperature_C.toFixed(1)} °C${humidity_pct === undefined ? '' : `, air ${humidity_pct} %`}${roundOf(round, names)}`,
   weatherRecorded: () => 'Weather',
   bloomSeen: ({ plant, what }) => `${plant}: ${what === 'mown' ? 'mown' : `bloom ${what}`}`,
   trialBegun: ({ question }) => `Trial begun: ${question}`,

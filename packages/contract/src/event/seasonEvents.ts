@@ -34,6 +34,12 @@ export const seasonEvents = {
     name: name(60),
     queens: count('Queens', 10_000).min(1, 'At least one queen is wanted.'),
     by: CalendarDate,
+    /** What one of them is worth, where it is another than usual. */
+    worth: z
+      .number()
+      .min(0, 'A worth cannot be below 0.')
+      .max(100_000, 'A worth cannot be above 100,000.')
+      .optional(),
   }),
   lotDropped: z.strictObject({ lot: Id }),
   grafted: z.strictObject({
@@ -54,6 +60,17 @@ export const seasonEvents = {
     cells: count('Cells', 1_000).min(1, 'At least one cell is moved.'),
     to: CellsTo,
     where: name(80).optional(),
+  }),
+  /** A drawn comb goes to the donor of a round: its hour says when larvae are of the right age. */
+  combToDonor: z.strictObject({ round: Id }),
+  /** What the incubator that a round's cells lie in shows, read by a person. */
+  incubatorRead: z.strictObject({
+    round: Id,
+    temperature_C: z
+      .number()
+      .min(0, 'An incubator is not below 0 °C.')
+      .max(60, 'An incubator is not above 60 °C.'),
+    humidity_pct: z.number().min(0, 'Air is not below 0 %.').max(100, 'Air is not above 100 %.').optional(),
   }),
   weatherRecorded: z.strictObject({ yard: Id, days: z.array(WeatherDay).min(1).max(400) }),
   /** A plant in bloom, or mown. */

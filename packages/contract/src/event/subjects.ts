@@ -90,6 +90,8 @@ export const subjectFields: Readonly<Record<EventKind, Named>> = {
   grafted: { round: 'round', donorQueen: 'queen' },
   cellsAccepted: { round: 'round' },
   cellsMoved: { round: 'round' },
+  combToDonor: { round: 'round' },
+  incubatorRead: { round: 'round' },
   weatherRecorded: yard,
   bloomSeen: yard,
   trialBegun: { trial: 'trial', ...yard },

@@ -20,6 +20,12 @@ export const Round = z.strictObject({
       grafts: z.number(),
     }),
   ),
+  /** When its donor was given the drawn comb, last. */
+  comb: may(z.strictObject({ at: z.string() })),
+  /** What its incubator showed when somebody looked last. */
+  incubated: may(
+    z.strictObject({ at: z.string(), temperature_C: z.number(), humidity_pct: may(z.number()) }),
+  ),
   /** As counted last; undefined until they are counted. */
   accepted: may(
     z.strictObject({

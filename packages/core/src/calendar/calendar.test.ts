@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { daylightHours } from './daylight.ts';
 import { dayOf, daysBetween, instantOf, plusDays } from './days.ts';
-import { showTime, showWindow, withoutYear } from './showDay.ts';
+import { showInstant, showTime, showWindow, withoutYear } from './showDay.ts';
 
 describe('days', () => {
   it('add up over months, leap years and changes of the clock', () => {
@@ -62,6 +62,9 @@ describe('days', () => {
   it('and their hours as clocks of the place show them', () => {
     expect(showTime('2026-05-31T15:00:00Z', 'Europe/Vienna')).toBe('17:00');
     expect(showTime('2026-05-31T15:00:00Z', 'America/Chicago')).toBe('10:00');
+    // A day there begins and ends by its own clocks.
+    expect(showInstant('2026-05-31T03:10:00Z', 'America/Chicago', '2026-06-01')).toBe('30 May, 22:10');
+    expect(showInstant('2026-12-31T23:30:00Z', 'Europe/Vienna', '2026-06-01')).toBe('1 Jan 2027, 00:30');
     expect(showTime('2026-01-31T15:00:00Z', 'Europe/Vienna')).toBe('16:00');
   });
 });

@@ -3,6 +3,7 @@ import type { Constant } from './constant.ts';
 import { growingConstants } from './growing.ts';
 import { leadingConstants } from './leading.ts';
 import { airConstants, beesConstants, sunConstants, warmthConstants, winterConstants } from './physics.ts';
+import { roundConstants } from './rounds.ts';
 import { ruleSwitches } from './switches.ts';
 import { watchingConstants } from './watching.ts';
 
@@ -13,6 +14,7 @@ import { watchingConstants } from './watching.ts';
 export const registry = {
   ...watchingConstants,
   ...leadingConstants,
+  ...roundConstants,
   ...growingConstants,
   ...ruleSwitches,
   ...beesConstants,
@@ -27,6 +29,7 @@ export const registry = {
 export const constantGroups: readonly { title: string; names: readonly ConstantName[] }[] = [
   { title: 'Watching a compartment', names: namesIn(watchingConstants) },
   { title: 'Playbooks', names: namesIn(leadingConstants) },
+  { title: 'Rounds', names: namesIn(roundConstants) },
   { title: 'Growing', names: namesIn(growingConstants) },
   { title: 'Bees', names: namesIn(beesConstants) },
   { title: 'Air', names: namesIn(airConstants) },

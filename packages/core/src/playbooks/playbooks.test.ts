@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { deriveBox } from '../box/model.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { familyDesign } from '../families/build.ts';
-import { fold } from '../yard/fold.ts';
+import { chronicle, fold, foldOn } from '../yard/fold.ts';
 import { told } from '../yard/story.test.kit.ts';
 import type { Scene } from './guidance/guidance.ts';
 import { guidances } from './guidance/guidances.ts';
@@ -238,6 +238,22 @@ describe('what is counted and checked', () => {
     expect(bars('closedStarter', 'search', sides.slice(1)).lacks).toMatch(/^1 side is not signed/);
     expect(bars('closedStarter', 'search', sides).lacks).toBeUndefined();
     expect(bars('closedStarter', 'search', sides).refuses('2 the other')).toContain('signed already');
+  });
+
+  it('counts a mark once that is told by the server and by the device that sent it', () => {
+    const mark = (id: string) =>
+      told('stepMarked', day(0), { box: BOX, run: 'run', step: 'bees', mark: 'shake' }, { id });
+    const before = fold(starter.known, [
+      ...starter.events,
+      begin('closedStarter', starter.bays),
+      mark('one'),
+      mark('two'),
+    ]);
+    const after = foldOn(before, starter.known, chronicle([mark('one'), mark('two'), mark('three')]));
+    const marks = [...after.boxes.values()].flatMap(({ runs = [] }) =>
+      runs.flatMap((run) => run.marks ?? []),
+    );
+    expect(marks.map(({ entry }) => entry).sort()).toEqual(['one', 'three', 'two']);
   });
 
   it('wants bees by weight, and puts those counted into the record', () => {

@@ -15,18 +15,7 @@ const round = (id: string, donor: string, graftedOn: string, more: Partial<Round
 });
 const of = (rounds: Round[], outcomes: RearingSeason['outcomes'] = []) =>
   donorRecords(
-    roundViews(
-      {
-        rounds,
-        lots: [],
-        outcomes,
-        record: { takes: 0, tried: 0 },
-        accepted: { cells: 0, grafts: 0 },
-        rooms: [],
-      },
-      defaultConstants,
-      TODAY,
-    ),
+    roundViews({ rounds, outcomes, accepted: { cells: 0, grafts: 0 } }, defaultConstants, TODAY),
     defaultConstants,
     TODAY,
   );
@@ -55,7 +44,7 @@ it('a donor has what was counted of her rounds, and the comb that is due next', 
     given: 12,
     queens: 8,
     lastGraft: '2026-05-30',
-    next: { round: 5, comb: '2026-05-31', graft: '2026-06-04' },
+    next: { round: expect.objectContaining({ number: 5 }), comb: '2026-05-31', graft: '2026-06-04' },
     tooNear: [],
   });
   expect(records[1]).toMatchObject({ rounds: 0, lastGraft: undefined, next: undefined });

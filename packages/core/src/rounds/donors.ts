@@ -1,3 +1,4 @@
+import type { Round } from '@yellow-cell/contract';
 import { type Day, daysBetween } from '../calendar/days.ts';
 import type { Constants } from '../constants/registry.ts';
 import type { RoundView } from './rearing.ts';
@@ -16,7 +17,7 @@ export interface DonorRecord {
   queens: number;
   lastGraft: Day | undefined;
   /** A drawn comb goes to her on `comb`, and is taken for the graft at the same hour. */
-  next: { round: number; comb: Day; graft: Day } | undefined;
+  next: { round: Round; comb: Day; graft: Day } | undefined;
   /** Grafts of hers that are planned nearer to one another than she fills a comb, each with the one before. */
   tooNear: readonly { graft: Day; before: Day }[];
 }
@@ -54,7 +55,7 @@ export function donorRecords(
         given: sum(grafted, ({ outcome }) => outcome?.given ?? 0),
         queens: sum(grafted, ({ queens }) => queens),
         lastGraft: byDay.findLast(({ round }) => !round.planned)?.days.graft,
-        next: next && { round: next.round.number, comb: next.days.donorComb, graft: next.days.graft },
+        next: next && { round: next.round, comb: next.days.donorComb, graft: next.days.graft },
         tooNear,
       };
     })

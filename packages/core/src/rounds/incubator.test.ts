@@ -33,7 +33,8 @@ const watched = (
   probes: readonly BoxReadings[],
   given = 0,
   today = '2026-05-29',
-) => incubatorOf(of, given, probes, defaultConstants, today);
+  now = AT,
+) => incubatorOf(of, given, probes, defaultConstants, today, now);
 const inIt = round(carried('finisher'), carried('incubator'));
 
 describe('cells in an incubator', () => {
@@ -59,7 +60,11 @@ describe('cells in an incubator', () => {
       name: 'Shed 2',
       wrong: [],
     });
-    expect(watched(round(carried('incubator', 'Cellar')), probes)).toBeUndefined();
+    expect(watched(round(carried('incubator', 'Cellar')), probes)).toMatchObject({
+      name: 'Cellar',
+      temperature_C: undefined,
+      wrong: [],
+    });
   });
 
   it('are watched no more once they are carried on, given, thrown away or emerged', () => {
@@ -100,5 +105,33 @@ describe('cells in an incubator', () => {
   it('are not called right where a probe says nothing', () => {
     const silent = { ...probe('Incubator', 34.5, 60), latest: [], silentSince: AT };
     expect(watched(inIt, [silent])).toMatchObject({ temperature_C: undefined, silentSince: AT, wrong: [] });
+  });
+});
+
+describe('an incubator that was read by a person', () => {
+  const read = (at: string, temperature_C: number, humidity_pct?: number) => ({
+    ...inIt,
+    incubated: { at, temperature_C, ...(humidity_pct === undefined ? {} : { humidity_pct }) },
+  });
+  it('is judged as a probe is, and stands without one', () => {
+    expect(watched(inIt, [])).toMatchObject({ name: 'Incubator', temperature_C: undefined, wrong: [] });
+    expect(watched(read(AT, 34.5, 60), [])).toMatchObject({ temperature_C: 34.5, readAt: AT, wrong: [] });
+    expect(watched(read(AT, 33.5), [])?.wrong).toEqual([
+      'Incubator is at 33.5 °C: cells want 34.0 to 35.0 °C.',
+    ]);
+    expect(watched(round(carried('finisher')), [])).toBeUndefined();
+  });
+  it('is believed where it is newer than what the probe told, and no longer', () => {
+    const before = read('2026-05-29T05:59:00.000Z', 30);
+    const after = read('2026-05-29T06:01:00.000Z', 30);
+    const probes = [probe('Incubator', 34.5, 60)];
+    expect(watched(before, probes)).toMatchObject({ temperature_C: 34.5, readAt: undefined, wrong: [] });
+    expect(watched(after, probes)).toMatchObject({ temperature_C: 30, humidity_pct: undefined });
+    // A probe that has fallen silent says so, until somebody has looked.
+    const silent = probes.map((each) => ({ ...each, silentSince: AT }));
+    expect(watched(before, silent)?.silentSince).toBe(AT);
+    const lookedAt = (now: string) => watched(after, silent, 0, '2026-05-29', now)?.silentSince;
+    expect(lookedAt('2026-05-29T18:00:00.000Z')).toBeNull();
+    expect(lookedAt('2026-05-29T18:01:00.000Z')).toBe(AT);
   });
 });

@@ -6,8 +6,8 @@ export function lotsOf(events: readonly LogEvent[]): Lot[] {
   const lots = new Map<string, Lot>();
   for (const { event } of effective(events)) {
     if (event.kind === 'lotWanted') {
-      const { lot, ...rest } = event.payload;
-      lots.set(lot, { id: lot, ...rest });
+      const { lot, worth, ...rest } = event.payload;
+      lots.set(lot, { id: lot, ...rest, ...(worth === undefined ? {} : { worth }) });
     }
     if (event.kind === 'lotDropped') lots.delete(event.payload.lot);
   }

@@ -1,12 +1,11 @@
 import type { LogEvent, RearingSeason, Round } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { defaultConstants } from '../constants/registry.ts';
-import { atLeastBinomial } from '../mating/atLeast.ts';
-import { seededRandom } from '../random.ts';
 import { fold } from '../yard/fold.ts';
 import { known, told } from '../yard/story.test.kit.ts';
 import { lotsOf } from './lotsOf.ts';
-import { lotOdds, roomsFor, roundFor, roundViews } from './rearing.ts';
+import { lotStates, roomsFor, roundFor, roundViews } from './rearing.ts';
+import { seasonOf as season } from './season.test.kit.ts';
 
 const TODAY = '2026-05-31';
 const round = (id: string, graftedOn: string, grafts: number, more: Partial<Round> = {}): Round => ({
@@ -15,15 +14,6 @@ const round = (id: string, graftedOn: string, grafts: number, more: Partial<Roun
   donor: 'Sable',
   graftedOn,
   grafts,
-  ...more,
-});
-const season = (more: Partial<RearingSeason>): RearingSeason => ({
-  rounds: [],
-  lots: [],
-  outcomes: [],
-  record: { takes: 0, tried: 0 },
-  accepted: { cells: 0, grafts: 0 },
-  rooms: [],
   ...more,
 });
 const views = (of: RearingSeason) => roundViews(of, defaultConstants, TODAY);
@@ -65,64 +55,31 @@ describe('cells that were thrown away', () => {
   });
 });
 
-describe('the odds of a lot', () => {
+describe('what there is for a lot', () => {
   const lot = (name: string, queens: number, by: string) => ({ id: name, name, queens, by });
-  it('are those of its cells by the record, after what lots before it take', () => {
+  const statesOf = (of: RearingSeason) =>
+    lotStates(of, views(of), roomsFor(of, views(of), defaultConstants, TODAY), TODAY);
+  it('are queens that are not taken away and cells still open, after what lots before it want', () => {
     const of = season({
       rounds: [round('a', '2026-05-01', 30, { accepted: { on: TODAY, cells: 20 } })],
       outcomes: [{ round: 'a', given: 20, takes: 6, taken: 2, misses: 4 }],
-      lots: [lot('B', 6, '2026-07-01'), lot('A', 4, '2026-06-20')],
-      record: { takes: 7_000, tried: 10_000 },
+      lots: [lot('B', 6, '2026-07-01'), lot('A', 4, '2026-06-20'), lot('gone', 9, '2026-05-30')],
     });
-    const [first, second] = lotOdds(of, views(of), [], defaultConstants, TODAY);
-    expect(first).toMatchObject({ wanted: 4, have: 4, chance: 1, more: 0 });
-    // Ten wanted in all, four are there: six of the ten that are open, at 70 %.
-    expect(second).toMatchObject({ wanted: 10, have: 4, open: 10 });
-    expect(second?.chance).toBeCloseTo(atLeastBinomial(6, 10, 0.7), 2);
+    expect(statesOf(of)).toMatchObject([
+      { lot: { id: 'A' }, wanted: 4, have: 4, open: 10 },
+      { lot: { id: 'B' }, wanted: 10, have: 4, open: 10 },
+    ]);
   });
-  it('are what playing it by chance comes to, with a rate that is not well known', () => {
-    const of = season({
-      rounds: [round('a', '2026-05-20', 30, { accepted: { on: TODAY, cells: 18 } })],
-      lots: [lot('A', 11, '2026-07-15')],
-      record: { takes: 5, tried: 8 },
-    });
-    const [odds] = lotOdds(of, views(of), [], defaultConstants, TODAY);
-    const random = seededRandom(7);
-    // Beta(6, 4) as the 6th smallest of 9 uniform numbers.
-    const beta = () => Array.from({ length: 9 }, random).sort((x, y) => x - y)[5] as number;
-    let hits = 0;
-    const runs = 40_000;
-    for (let run = 0; run < runs; run++) {
-      const rate = beta();
-      let queens = 0;
-      for (let cell = 0; cell < 18; cell++) if (random() < rate) queens += 1;
-      if (queens >= 11) hits += 1;
-    }
-    expect(Math.abs((odds?.chance ?? 0) - hits / runs)).toBeLessThan(0.01);
-  });
-  it('leave out cells that find no room', () => {
-    const of = season({
-      rounds: [round('a', '2026-05-25', 30, { accepted: { on: TODAY, cells: 12 } })],
-      lots: [lot('A', 5, '2026-07-15')],
-      record: { takes: 70_000, tried: 100_000 },
-      rooms: Array.from({ length: 7 }, () => ({ freeFrom: '2026-05-01' })),
-    });
-    const ripe = roomsFor(of, views(of), defaultConstants, TODAY);
-    expect(lotOdds(of, views(of), ripe, defaultConstants, TODAY)[0]).toMatchObject({ open: 7 });
-  });
-  it('say how many more cells make it nine times in ten, and count no round that is too late', () => {
+  it('leaves out cells that find no room, and rounds that are too late', () => {
     const of = season({
       rounds: [
-        round('a', '2026-05-20', 30, { accepted: { on: TODAY, cells: 10 } }),
+        round('a', '2026-05-25', 30, { accepted: { on: TODAY, cells: 12 } }),
         round('late', '2026-07-10', 30, { accepted: { on: TODAY, cells: 30 } }),
       ],
-      lots: [lot('A', 10, '2026-07-15')],
-      record: { takes: 70_000, tried: 100_000 },
+      lots: [lot('A', 5, '2026-07-15')],
+      rooms: Array.from({ length: 7 }, () => ({ freeFrom: '2026-05-01' })),
     });
-    const [odds] = lotOdds(of, views(of), [], defaultConstants, TODAY);
-    expect(odds?.open).toBe(10);
-    // 18 cells at 70 % give 10 queens nine times in ten (handbook 5).
-    expect(odds?.more).toBe(8);
+    expect(statesOf(of)).toMatchObject([{ have: 0, open: 7 }]);
   });
 });
 

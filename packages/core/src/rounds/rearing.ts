@@ -2,7 +2,6 @@ import type { CalendarAnswer, Lot, RearingSeason, Round, RoundOutcome } from '@y
 import { type Day, plusDays } from '../calendar/days.ts';
 import { roundCalendar } from '../calendar/roundCalendar.ts';
 import type { Constants } from '../constants/registry.ts';
-import { atLeastBetaBinomial } from '../mating/atLeast.ts';
 import { cells } from '../mating/cells.ts';
 import { discardedOf } from './cellsOf.ts';
 
@@ -18,16 +17,16 @@ export interface RoundView {
   outcome: RoundOutcome | undefined;
 }
 
-/** Before anything is counted, a rate is anything alike. */
-const prior = ({ takes, tried }: RearingSeason['record']) => [1 + takes, 1 + tried - takes] as const;
+/** Cells that so many larvae come to in the mean, by what was counted of others. */
+export const cellsExpected = (grafts: number, { accepted }: Pick<RearingSeason, 'accepted'>): number =>
+  Math.round((grafts * (1 + accepted.cells)) / (2 + accepted.grafts));
 
 /** Rounds in the order of their grafts, each with its days (handbook 5) and what came, or may come, of it. */
 export function roundViews(
-  { rounds, outcomes, accepted }: RearingSeason,
+  { rounds, outcomes, accepted }: Pick<RearingSeason, 'rounds' | 'outcomes' | 'accepted'>,
   constants: Constants,
   today: Day,
 ): RoundView[] {
-  const acceptance = (1 + accepted.cells) / (2 + accepted.grafts);
   return [...rounds]
     .sort((a, b) => (a.graftedOn < b.graftedOn ? -1 : 1))
     .map((round): RoundView => {
@@ -40,7 +39,7 @@ export function roundViews(
       const given = outcome?.given ?? 0;
       const expected = Math.max(
         0,
-        (round.accepted?.cells ?? Math.round(round.grafts * acceptance)) - discardedOf(round),
+        (round.accepted?.cells ?? cellsExpected(round.grafts, { accepted })) - discardedOf(round),
       );
       // Until its cells are ripe all that was taken on and not thrown away may be given; afterwards what was given is all.
       const ripe = days.emergence[1];
@@ -57,45 +56,36 @@ export function roundViews(
     });
 }
 
-/** The chance that a lot is ready on its day, after all lots that are due before it, by queens that are there and cells still open. */
-export interface LotOdds {
+/** What there is for a lot, and for all lots that are due before it. */
+export interface LotState {
   lot: Lot;
   /** Of it and of all lots before it together. */
   wanted: number;
   have: number;
   open: number;
-  chance: number;
-  /** More ripe cells, with rooms for them, in rounds that are ready by then, that make it as sure as `lotSurely`; 0 where it is so already. */
-  more: number;
 }
-const MOST_MORE = 500;
 
-/**
- * Odds of each lot by its day: queens not yet taken away count as they are, open cells by the record (one rate for all
- * of them, known as Beta(1 + takes, 1 + misses)), less those that find no room.
- */
-export function lotOdds(
-  season: RearingSeason,
+/** Queens not yet taken away, and cells still open, less those that find no room, of rounds that are ready by the day of each lot. */
+export function lotStates(
+  { lots }: Pick<RearingSeason, 'lots'>,
   views: readonly RoundView[],
   ripe: readonly RipeDay[],
-  constants: Constants,
   today: Day,
-): LotOdds[] {
+): LotState[] {
   const overOf = (id: string) => ripe.find(({ round }) => round.id === id)?.over ?? 0;
-  const [a, b] = prior(season.record);
-  const lots = [...season.lots].sort((one, other) => (one.by < other.by ? -1 : one.by > other.by ? 1 : 0));
   let wanted = 0;
-  return lots
+  return [...lots]
+    .sort((one, other) => (one.by < other.by ? -1 : one.by > other.by ? 1 : 0))
     .filter(({ by }) => by >= today)
     .map((lot) => {
       wanted += lot.queens;
       const ready = views.filter(({ days }) => days.take[0] <= lot.by);
-      const have = ready.reduce((sum, { queens, outcome }) => sum + queens - (outcome?.taken ?? 0), 0);
-      const open = ready.reduce((sum, view) => sum + view.open - overOf(view.round.id), 0);
-      const chanceWith = (more: number) => atLeastBetaBinomial(wanted - have, open + more, a, b);
-      let more = 0;
-      while (chanceWith(more) < constants.lotSurely && more < MOST_MORE) more += 1;
-      return { lot, wanted, have, open, chance: wanted <= have ? 1 : chanceWith(0), more };
+      return {
+        lot,
+        wanted,
+        have: ready.reduce((sum, { queens, outcome }) => sum + queens - (outcome?.taken ?? 0), 0),
+        open: ready.reduce((sum, view) => sum + view.open - overOf(view.round.id), 0),
+      };
     });
 }
 

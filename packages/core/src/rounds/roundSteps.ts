@@ -31,7 +31,7 @@ export function roundSteps({ round, days, cells, queens, open, outcome }: RoundV
       'Drawn comb to the donor',
       on(days.donorComb),
       'At the hour of the graft: four days on, its larvae are 12 to 24 hours old.',
-      planned,
+      planned && !round.comb,
     ),
     step(planned ? 'Graft' : 'Grafted', on(days.graft), `${round.grafts} larvae of ${round.donor}.`, planned),
     round.accepted

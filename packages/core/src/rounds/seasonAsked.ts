@@ -1,32 +1,25 @@
 import type { Lot, RearingSeason, Round, SeasonAnswer, SeasonQuestion } from '@yellow-cell/contract';
-import { type Day, daysBetween, later, plusDays } from '../calendar/days.ts';
+import { type Day, daysBetween, earlier, later, plusDays } from '../calendar/days.ts';
 import { roundCalendar } from '../calendar/roundCalendar.ts';
 import type { Constants } from '../constants/registry.ts';
 import { cells } from '../mating/cells.ts';
-import { type LotOdds, lotOdds, type RoundView, roomsAfter, roomsFor, roundViews } from './rearing.ts';
-
-/** How a breeder works, and what things are worth to them. */
-export interface SeasonHabits {
-  /** On which is grafted, 1 is Monday. */
-  weekdays: readonly number[];
-  /** On which nothing is grafted, given or taken. */
-  closed: readonly Day[];
-  /** Days of laying after which queens are taken: 9 is the first sealed brood. */
-  laying_d: number;
-  /** Ripe cells of one round at the most: what the finisher holds. */
-  most: number;
-  bank: { days: number; places: number };
-  prices: { queen: number; round: number; cell: number; bankDay: number };
-}
+import { flyingEnds } from './flights.ts';
+import { lotStates, type RoundView, roomsAfter, roomsFor, roundViews } from './rearing.ts';
+import { habitsAsked, type SeasonHabits } from './seasonHabits.ts';
+import { spellsOf } from './spellsOf.ts';
 
 /** The rest of a season as a question to the solver: what rounds there are do not serve, in the rooms that they leave. */
 export interface SeasonAsked {
   /** Undefined where nothing more is wanted, or nothing can be ready in time. */
   question: SeasonQuestion | undefined;
-  /** What of each lot the rounds that there are do not serve; its name in the question is its id. */
+  /** Queens that new rounds are to give in the mean, so that each lot is ready as surely as wanted; its name in the question is its id. */
   needs: readonly { lot: Lot; queens: number }[];
   /** The first day on which queens of a new round are ready. */
   earliest: Day;
+  /** The last graft before winter; undefined where there is none. */
+  lastGraft: Day | undefined;
+  /** Rounds that are planned anew. */
+  plans: readonly Round[];
 }
 
 /** Less than a queen by rounding is none. */
@@ -35,61 +28,127 @@ const TINY = 1e-9;
 const MOST_GROUPS = 40;
 const WEEK_D = 7;
 
+/** What is asked with beside the season: figures, habits, and the share of days that fly of each month, January first. */
+export interface AskedWith {
+  constants: Constants;
+  today: Day;
+  habits: SeasonHabits;
+  flying: readonly number[];
+}
+
+/** With `remake` the rounds that are planned, and whose donor has no comb yet, may be others: the plan stays near them at the price of a change. */
 export function seasonAsked(
   season: RearingSeason,
-  views: readonly RoundView[],
-  constants: Constants,
-  today: Day,
-  { weekdays, closed, laying_d, most, bank, prices }: SeasonHabits,
+  { constants, today, habits, flying }: AskedWith,
+  remake = false,
 ): SeasonAsked {
-  const days = roundCalendar({ graft: today, give: 'cell', laying_d });
-  const take_d = daysBetween(days.graft, days.take[1]);
-  // The donor has a drawn comb before she is grafted from.
-  const from = plusDays(today, daysBetween(days.donorComb, days.graft));
+  const { take_d } = fromGraft(today, habits.laying_d);
+  const from = firstGraft(today);
   const earliest = plusDays(from, take_d);
-  const needs = needsOf(season, views, constants, today);
+  const plans = remake ? plansToChange(season, today) : [];
+  const stands = { ...season, rounds: season.rounds.filter((round) => !plans.includes(round)) };
+  const views = roundViews(stands, constants, today);
+  const needs = needsOf(stands, views, earliest, { constants, today, habits, flying });
   const inTime = needs.filter(({ lot, queens }) => queens > 0 && lot.by >= earliest);
   const last = inTime.map(({ lot }) => lot.by).reduce(later, earliest);
-  if (inTime.length === 0) return { question: undefined, needs, earliest };
+  const lastGraft = lastGraftOf(today, flying, constants);
+  const to = [plusDays(last, -take_d), lastGraft ?? last].reduce(earlier);
+  const asked = { needs, earliest, lastGraft, plans };
+  if (inTime.length === 0 || to < from) return { ...asked, question: undefined };
+  const rate = rateOf(season);
   return {
-    needs,
-    earliest,
+    ...asked,
     question: {
       from,
-      to: plusDays(last, -take_d),
-      lots: inTime.map(({ lot, queens }) => ({ name: lot.id, queens, by: lot.by, value: prices.queen })),
-      compartments: groupsOf(roomsAfter(season, views, constants, today), today, last),
-      weekdays: [...weekdays],
-      closed: [...closed],
-      cells: { least: Math.min(constants.roundLeast, most), most },
-      rate: rateOf(season),
+      to,
+      lots: inTime.map(({ lot, queens }) => ({
+        name: lot.id,
+        queens,
+        by: lot.by,
+        value: lot.worth ?? habits.prices.queen,
+      })),
+      compartments: groupsOf(roomsAfter(stands, views, constants, today), today, last),
+      rate,
       take_d,
-      ...(bank.days > 0 && bank.places > 0 ? { bank } : {}),
-      cost: { round: prices.round, cell: prices.cell, bankDay: prices.bankDay },
+      spells: spellsOf({ from, to, rate, take_d }, (day) => flying[monthOf(day)] ?? 0, constants),
+      ...habitsAsked(habits, constants),
+      standing: standingOf(views, from),
+      ...(plans.length > 0 ? { stay: stayNear(plans, season, constants, today, habits) } : {}),
     },
   };
 }
 
-/** The record’s own rate, with what it does not know yet. */
-const rateOf = ({ record }: RearingSeason): number => (1 + record.takes) / (2 + record.tried);
+/** A donor that is given her comb today is grafted from then. */
+const firstGraft = (today: Day): Day => plusDays(today, fromGraft(today, 0).comb_d);
 
-/** What of each lot is wanted beyond queens that are there and those expected of cells still open, first come first served. */
+/** Rounds that are planned, and whose donor has no comb yet. */
+export const plansToChange = ({ rounds }: Pick<RearingSeason, 'rounds'>, today: Day): Round[] =>
+  rounds.filter(({ planned, comb, graftedOn }) => planned && !comb && graftedOn >= firstGraft(today));
+
+/** Days from a graft until the last of its queens is taken, and before it from the comb that its donor is given. */
+export function fromGraft(graft: Day, laying_d: number): { take_d: number; comb_d: number } {
+  const days = roundCalendar({ graft, give: 'cell', laying_d });
+  return { take_d: daysBetween(graft, days.take[1]), comb_d: daysBetween(days.donorComb, graft) };
+}
+const monthOf = (day: Day): number => Number(day.slice(5, 7)) - 1;
+
+/** Rounds that stay and whose work, cells or queens are still to come. */
+const standingOf = (views: readonly RoundView[], from: Day): NonNullable<SeasonQuestion['standing']> =>
+  views
+    .filter(({ days }) => days.take[1] >= from)
+    .map(({ round, cells }) => ({ graft: round.graftedOn, cells }));
+
+function stayNear(
+  plans: readonly Round[],
+  season: RearingSeason,
+  constants: Constants,
+  today: Day,
+  { prices }: SeasonHabits,
+): NonNullable<SeasonQuestion['stay']> {
+  const known = roundViews({ ...season, rounds: plans }, constants, today);
+  return {
+    rounds: known
+      .filter(({ cells }) => cells > 0)
+      .map(({ round, cells }) => ({ graft: round.graftedOn, cells })),
+    cost: prices.change,
+  };
+}
+
+/** The last graft whose queens are mated so long before the flying ends; undefined where it never does. */
+function lastGraftOf(today: Day, flying: readonly number[], constants: Constants): Day | undefined {
+  const ends = flyingEnds(today, flying, constants);
+  if (ends === undefined) return undefined;
+  const { graft, flights } = roundCalendar({ graft: today, give: 'cell', laying_d: 0 });
+  return plusDays(ends, -constants.lastMated_d - daysBetween(graft, flights[1]));
+}
+
+/** The record’s own rate, with what it does not know yet. */
+const rateOf = ({ record }: Pick<RearingSeason, 'record'>): number => (1 + record.takes) / (2 + record.tried);
+
+/** What of each lot new rounds are to give, so that all wanted up to its day are there as surely as the breeder wants; first come first served. */
 function needsOf(
   season: RearingSeason,
   views: readonly RoundView[],
-  constants: Constants,
-  today: Day,
+  earliest: Day,
+  { constants, today, habits }: AskedWith,
 ): SeasonAsked['needs'] {
   const rate = rateOf(season);
+  /** Cells of new rounds that lots before this one have. */
   let booked = 0;
-  return lotOdds(season, views, roomsFor(season, views, constants, today), constants, today).map(
+  return lotStates(season, views, roomsFor(season, views, constants, today), today).map(
     ({ lot, wanted, have, open }) => {
-      const more = Math.max(0, Math.ceil(wanted - have - rate * open - booked - TINY));
-      booked += more;
-      return { lot, queens: Math.min(more, lot.queens) };
+      const more = Math.max(0, cellsWanted(wanted - have, season, habits.surely) - open - booked);
+      // What is too late for this lot stands open for the next one.
+      if (lot.by >= earliest) booked += more;
+      return { lot, queens: Math.ceil(rate * more - TINY) };
     },
   );
 }
+
+const cellsWanted = (queens: number, { record }: RearingSeason, confidence: number): number =>
+  queens <= 0
+    ? 0
+    : cells({ queens, confidence, takes: record.takes, tried: record.tried, prior: [1, 1] }).cells;
 
 /** Rooms by the day from which they are free, and by weeks where there are too many such days. */
 function groupsOf(free: readonly Day[], today: Day, to: Day): SeasonQuestion['compartments'] {
@@ -130,61 +189,4 @@ export function roundsOfPlan(
     }).cells,
     planned: true,
   }));
-}
-
-/** The odds of each lot with these rounds beside those that there are: by the record and what it does not know, not by its mean. */
-export function oddsWith(
-  season: RearingSeason,
-  more: readonly Round[],
-  constants: Constants,
-  today: Day,
-): LotOdds[] {
-  const all = { ...season, rounds: [...season.rounds, ...more] };
-  const views = roundViews(all, constants, today);
-  return lotOdds(all, views, roomsFor(all, views, constants, today), constants, today);
-}
-
-/** What a season could have more of, each asked anew: the answer beside that of the question says what it would bring. */
-export interface SeasonChange {
-  name: string;
-  question: SeasonQuestion;
-}
-const MORE = { rooms: 10, cells: 15, places: 20 };
-
-export function seasonChanges(question: SeasonQuestion): SeasonChange[] {
-  const { compartments, cells: size, weekdays = [], closed = [], bank, lots, from } = question;
-  const to = lots.map(({ by }) => by).reduce(later, from);
-  return [
-    {
-      name: `${MORE.rooms} more rooms from now on`,
-      question: {
-        ...question,
-        compartments: [...compartments.slice(0, MOST_GROUPS - 1), { count: MORE.rooms, from, to }],
-      },
-    },
-    {
-      name: `One more finisher: ${MORE.cells} more cells in a round`,
-      question: { ...question, cells: { ...size, most: size.most + MORE.cells } },
-    },
-    ...(weekdays.length > 0 && weekdays.length < WEEK_D
-      ? [
-          {
-            name: 'Grafting on any day of the week',
-            question: { ...question, weekdays: [1, 2, 3, 4, 5, 6, 7] },
-          },
-        ]
-      : []),
-    ...(closed.length > 0
-      ? [{ name: 'Without the days that you keep free', question: { ...question, closed: [] } }]
-      : []),
-    {
-      name: bank
-        ? `${MORE.places} more places in the bank`
-        : `A bank of ${MORE.places} places for three weeks`,
-      question: {
-        ...question,
-        bank: bank ? { ...bank, places: bank.places + MORE.places } : { days: 21, places: MORE.places },
-      },
-    },
-  ];
 }

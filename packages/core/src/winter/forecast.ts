@@ -1,7 +1,7 @@
 import { type Day, daysBetween } from '../calendar/days.ts';
 import { monthNames } from '../calendar/months.ts';
 import type { Constants } from '../constants/registry.ts';
-import { type Random, seededRandom } from '../random.ts';
+import { normal, type Random, seededRandom } from '../random.ts';
 import { clusterWatts, kgOfHeat, winter } from './cluster.ts';
 
 /** A winter by months (handbook 3): stores and bees at the end of each, as bands from the spread of the assumptions. */
@@ -270,15 +270,6 @@ export function bandOf(values = new Float64Array()): Band {
 
 /** About 1, never below a fifth. */
 const shareDrawn = (spread: number, random: Random): number => Math.max(0.2, 1 + spread * normal(random));
-
-/** Standard normal by the method of Box and Muller, in its polar form: no more than two numbers are drawn anew as a rule. */
-function normal(random: Random): number {
-  for (;;) {
-    const [u, v] = [2 * random() - 1, 2 * random() - 1];
-    const square = u * u + v * v;
-    if (square > 0 && square < 1) return u * Math.sqrt((-2 * Math.log(square)) / square);
-  }
-}
 
 export interface Heft {
   /** Months since the winter began, and the stores found then. */

@@ -56,7 +56,11 @@ export const playbookTellers: Tellers<PlaybookKind> = {
   stepMarked: (telling, event, on) =>
     ofStep(telling, event, on, (run, step) => ({
       ...run,
-      marks: [...(run.marks ?? []), { step, mark: event.payload.mark, entry: event.id }],
+      // Told by the server and by the device that sent it, it is one: fast counts would stand there twice for a moment.
+      marks: [
+        ...(run.marks ?? []).filter(({ entry }) => entry !== event.id),
+        { step, mark: event.payload.mark, entry: event.id },
+      ],
     })),
 
   playbookEnded: (telling, event, on) =>

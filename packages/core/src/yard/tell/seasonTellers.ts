@@ -11,6 +11,8 @@ type SeasonKind =
   | 'grafted'
   | 'cellsAccepted'
   | 'cellsMoved'
+  | 'combToDonor'
+  | 'incubatorRead'
   | 'weatherRecorded'
   | 'bloomSeen'
   | 'trialBegun'
@@ -24,7 +26,7 @@ export const seasonTellers: Tellers<SeasonKind> = {
     rounds.set(id, {
       id,
       ...rest,
-      ...present({ donorQueen }),
+      ...present({ donorQueen, comb: before?.comb }),
       graftedOn: graftOn,
       planned: true,
       plan: { graftOn, grafts: rest.grafts },
@@ -47,8 +49,8 @@ export const seasonTellers: Tellers<SeasonKind> = {
   grafted({ rounds }, { payload: { round: id, donorQueen, countedAtOnce, ...rest } }, on) {
     const before = rounds.get(id);
     if (before && !before.planned) return `Round ${rest.number} was already grafted.`;
-    const plan = before?.plan;
-    const round: Round = { id, ...rest, ...present({ donorQueen, plan }), graftedOn: on };
+    const { plan, comb } = before ?? {};
+    const round: Round = { id, ...rest, ...present({ donorQueen, plan, comb }), graftedOn: on };
     if (countedAtOnce === undefined) rounds.set(id, round);
     return countedAtOnce === undefined ? undefined : count(rounds, round, countedAtOnce, on);
   },
@@ -64,7 +66,28 @@ export const seasonTellers: Tellers<SeasonKind> = {
     const most = round.accepted?.cells ?? round.grafts;
     if (cells > most) return `Round ${round.number} has ${countOf(most, 'cell')}; ${cells} cannot be moved.`;
     const moved = [...(round.moved ?? []), { on, cells, to, ...present({ where }) }];
-    rounds.set(id, { ...round, moved });
+    // What was read was read where they lay until then.
+    const { incubated, ...rest } = round;
+    const last = round.moved?.findLast((each) => each.to !== 'discarded');
+    const stay = to === 'discarded' || (last?.to === to && last.where === where);
+    rounds.set(id, { ...rest, moved, ...(stay ? present({ incubated }) : {}) });
+    return undefined;
+  },
+
+  combToDonor({ rounds }, { payload: { round: id }, occurredAt }) {
+    const round = rounds.get(id);
+    if (!round) return 'There is no such round.';
+    if (!round.planned) return `Round ${round.number} is grafted already: its comb was given before.`;
+    rounds.set(id, { ...round, comb: { at: occurredAt } });
+    return undefined;
+  },
+
+  incubatorRead({ rounds }, { payload: { round: id, temperature_C, humidity_pct }, occurredAt }) {
+    const round = rounds.get(id);
+    if (!round || round.planned) return NO_ROUND;
+    if (!round.moved?.some(({ to }) => to === 'incubator'))
+      return `No cells of round ${round.number} were carried to an incubator.`;
+    rounds.set(id, { ...round, incubated: { at: occurredAt, temperature_C, ...present({ humidity_pct }) } });
     return undefined;
   },
 

@@ -1,0 +1,166 @@
+import { countOf, showDay, type Taken, tracksOf } from '@yellow-cell/core';
+import { scaleLinear } from 'd3-scale';
+import { area, curveStepAfter } from 'd3-shape';
+import { useMemo } from 'react';
+import { useSay } from '../app/units.ts';
+import type { DayScale } from './dayScale.ts';
+import type { Rearing } from './useRearing.ts';
+
+const SPANS = 30;
+const LOAD = 54;
+const LABEL_X = 20;
+const NAME_WIDTH = 56;
+
+/** How tall the tracks are together: an incubator has one once anything was carried there. */
+export const tracksHeight = (hasIncubator: boolean): number => 2 * SPANS + LOAD * (hasIncubator ? 2 : 1);
+export const hasIncubator = ({ views }: Pick<Rearing, 'views'>): boolean =>
+  views.some(({ round }) => round.moved?.some(({ to }) => to === 'incubator'));
+
+interface TrackRowsProps {
+  rearing: Rearing;
+  top: number;
+  scale: DayScale;
+  width: number;
+}
+
+/** What rounds take up beside rooms: donors and starters by their days, finishers and the incubator by their cells. */
+export function TrackRows({ rearing, top, scale, width }: TrackRowsProps) {
+  const { views, constants } = rearing;
+  const tracks = useMemo(() => tracksOf(views, scale.from, scale.to), [views, scale.from, scale.to]);
+  return (
+    <g transform={`translate(0 ${top})`}>
+      <Spans name="Donors" of={tracks.donors} named scale={scale} width={width} rearing={rearing} />
+      <g transform={`translate(0 ${SPANS})`}>
+        <Spans name="Starter" of={tracks.starters} scale={scale} width={width} rearing={rearing} />
+      </g>
+      <g transform={`translate(0 ${2 * SPANS})`}>
+        <Load
+          name="Finisher"
+          load={tracks.finisher}
+          most={constants.finisherMost}
+          scale={scale}
+          width={width}
+          rearing={rearing}
+        />
+      </g>
+      {hasIncubator(rearing) && (
+        <g transform={`translate(0 ${2 * SPANS + LOAD})`}>
+          <Load name="Incubator" load={tracks.incubator} scale={scale} width={width} rearing={rearing} />
+        </g>
+      )}
+    </g>
+  );
+}
+
+interface RowProps {
+  name: string;
+  scale: DayScale;
+  width: number;
+  rearing: Rearing;
+}
+
+function Spans({
+  name,
+  of,
+  named = false,
+  scale,
+  width,
+  rearing: { today },
+}: RowProps & { of: readonly Taken[]; named?: boolean }) {
+  const say = useSay();
+  /** Written only where no other begins before its end. */
+  const hasRoom = (end: string): boolean =>
+    !of.some(({ from, to }) => to > end && scale.x(from) < scale.x(end) + NAME_WIDTH);
+  return (
+    <g>
+      <line x2={width} stroke="var(--hairline)" />
+      <text x={LABEL_X} y={20} fontSize={11.5} fill="var(--soft)">
+        {name}
+      </text>
+      {of.map(({ round, donor, from, to }) => (
+        <g key={round}>
+          <title>{say(`Round ${round}, ${donor}: ${showDay(from, today)} to ${showDay(to, today)}`)}</title>
+          <rect
+            x={scale.x(from)}
+            y={9}
+            width={Math.max(5, scale.x(to) - scale.x(from))}
+            height={12}
+            rx={2}
+            fill={to < today ? 'var(--ink)' : 'var(--slip)'}
+            stroke="var(--ink)"
+            strokeWidth={1.2}
+          />
+          {named && hasRoom(to) && (
+            <text x={scale.x(to) + 5} y={19} fontSize={11} fill="var(--soft)">
+              {donor}
+            </text>
+          )}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** Cells on each day; what is over the most is drawn in red. */
+function Load({
+  name,
+  load,
+  most,
+  scale,
+  width,
+  rearing: { today },
+}: RowProps & { load: readonly number[]; most?: number }) {
+  const say = useSay();
+  const highest = Math.max(most ?? 1, ...load);
+  const y = scaleLinear([0, highest], [LOAD - 6, 12]);
+  const days = load.map((cells, at) => ({ cells, x: scale.x(scale.dayAfter(at)) }));
+  const shape = (from: number) =>
+    area<(typeof days)[number]>(
+      ({ x }) => x,
+      y(from),
+      ({ cells }) => y(Math.max(from, cells)),
+    ).curve(curveStepAfter)(days) ?? '';
+  const peak = load.indexOf(Math.max(...load));
+  return (
+    <g>
+      <title>
+        {say(
+          `${name}: at most ${countOf(load[peak] ?? 0, 'cell')}, on ${showDay(scale.dayAfter(peak), today)}`,
+        )}
+      </title>
+      <line x2={width} stroke="var(--hairline)" />
+      <text x={LABEL_X} y={26} fontSize={11.5} fill="var(--soft)">
+        {name}
+      </text>
+      <path d={shape(0)} fill="var(--comb)" stroke="var(--comb-line)" strokeWidth={0.8} />
+      {most !== undefined && highest > most && <path d={shape(most)} fill="var(--danger)" />}
+      {most !== undefined && (
+        <>
+          <line
+            x1={scale.x(scale.from)}
+            x2={scale.x(scale.to)}
+            y1={y(most)}
+            y2={y(most)}
+            stroke="var(--soft)"
+            strokeWidth={0.8}
+            strokeDasharray="3 4"
+          />
+          <text x={LABEL_X} y={41} fontSize={11.5} fill="var(--soft)">
+            – – {most} each
+          </text>
+        </>
+      )}
+      {(load[peak] ?? 0) > 0 && (
+        <text
+          x={scale.x(scale.dayAfter(peak)) + 3}
+          y={y(load[peak] ?? 0) - 2}
+          fontSize={11}
+          fontWeight={700}
+          fill={most !== undefined && (load[peak] ?? 0) > most ? 'var(--danger)' : 'var(--ink)'}
+        >
+          {load[peak]}
+        </text>
+      )}
+    </g>
+  );
+}
