@@ -25,7 +25,8 @@ export default defineConfig({
     timezoneId: 'Europe/Vienna',
     launchOptions: { executablePath: chromiumPath, args: chromiumFlags },
     actionTimeout: 20_000,
-    trace: 'retain-on-failure',
+    // A trace of every test takes as long again as the test.
+    trace: 'on-first-retry',
   },
   webServer: Array.from({ length: STAGES }, (_, index) => ({
     command: `node --import tsx e2e/serve.ts ${index}`,

@@ -100,7 +100,9 @@ export function specialBoxes({ designs, yards, year }: Special): Diary {
     { hour: 10 },
   );
   starter(diary, room('X1'), seed, rearing, year);
-  bank(seed, diary, hive('K1', on('05-02')), room('K1'), year);
+  const wanted = seedFrom(SEED + 2);
+  const lots = LOTS.map(([day, name, queens, by]) => ({ day, lot: wanted.id(), name, queens, by: on(by) }));
+  bank(seed, diary, hive('K1', on('05-02')), room('K1'), year, lots[0]?.lot ?? '');
 
   const changing = hive('C1', on('05-04'), 'laying');
   for (const day of ['05-08', '05-16', '05-24'])
@@ -119,8 +121,7 @@ export function specialBoxes({ designs, yards, year }: Special): Diary {
   const growing = hive('G1', on('05-12'), 'laying');
   diary.write('strengthSeen', on('05-22'), { ...growing, seams: 3 }, { hour: 18 });
   diary.write('roleSet', on('04-10'), { box: room('Q1').box, role: 'stores' }, { hour: 11 });
-  for (const [day, name, queens, by] of LOTS)
-    diary.write('lotWanted', on(day), { lot: seed.id(), name, queens, by: on(by) }, { hour: 20 });
+  for (const { day, ...lot } of lots) diary.write('lotWanted', on(day), lot, { hour: 20 });
   for (const [of, seams] of [
     [rearing, 8],
     [growing, 4.5],
@@ -229,8 +230,8 @@ function starter(diary: Diary, { box, bays }: Room, seed: Seed, finisher: Of, ye
   }
 }
 
-/** Queens come in caged, one is sold; a frame of sealed brood goes in every week. */
-function bank(seed: Seed, diary: Diary, of: Of, { bays }: Room, year: number): void {
+/** Queens come in caged, one is sold for a lot; a frame of sealed brood goes in every week. */
+function bank(seed: Seed, diary: Diary, of: Of, { bays }: Room, year: number, lot: string): void {
   const cages = ['A1', 'A2', 'A3', 'A4'];
   const queens = cages.map((cage, index) => {
     const queen = seed.id();
@@ -247,7 +248,13 @@ function bank(seed: Seed, diary: Diary, of: Of, { bays }: Room, year: number): v
     });
     return queen;
   });
-  diary.write('queenTaken', `${year}-05-27`, { ...of, queen: queens[0] ?? '', to: 'sold', beesRemain: true });
+  diary.write('queenTaken', `${year}-05-27`, {
+    ...of,
+    queen: queens[0] ?? '',
+    to: 'sold',
+    beesRemain: true,
+    lot,
+  });
   for (let week = 1; week < 12; week += 1)
     diary.write(
       'stocked',

@@ -75,6 +75,45 @@ describe('a season of rearing', () => {
     expect((await seasonOn('2026-05-31')).lots).toEqual([]);
   });
 
+  it('knows the queens that stand in banks, and those that were handed over for a lot', async () => {
+    const { entries, of } = storyOfBox(place, '2026-05-10', 'K1');
+    const [built, placed, stocked] = entries;
+    if (!built || !placed || !stocked) throw new Error('no box');
+    const { box, colony } = of;
+    const wanted = randomUUID();
+    const [first, second] = [randomUUID(), randomUUID()];
+    const bankIn = (queen: string, on: string) =>
+      entry('queenGiven', on, { box, colony, queen, what: 'mated', caged: true });
+    const handed = entry('queenTaken', '2026-05-27', {
+      box,
+      colony,
+      queen: first,
+      to: 'sold',
+      beesRemain: true,
+      lot: wanted,
+    });
+    await log(
+      built,
+      placed,
+      stocked,
+      entry('roleSet', '2026-05-11', { box, role: 'bank' }),
+      bankIn(first, '2026-05-14'),
+      bankIn(second, '2026-05-16'),
+      entry('lotWanted', '2026-05-01', { lot: wanted, name: 'Valley', queens: 2, by: '2026-07-01' }),
+    );
+    expect(await seasonOn('2026-05-31')).toMatchObject({
+      banked: [{ since: '2026-05-14' }, { since: '2026-05-16' }],
+      lots: [{ name: 'Valley', queens: 2 }],
+    });
+    await log(handed);
+    const after = await seasonOn('2026-05-31');
+    expect(after.banked).toEqual([{ since: '2026-05-16' }]);
+    expect(after.lots).toEqual([{ id: wanted, name: 'Valley', queens: 2, by: '2026-07-01', handedOver: 1 }]);
+    await log(entry('withdrawn', '2026-05-28', {}, { corrects: handed.id }));
+    expect((await seasonOn('2026-05-31')).banked).toHaveLength(2);
+    await log(entry('lotDropped', '2026-05-29', { lot: wanted }));
+  });
+
   it('has the weather of the yard: months that are known, and the last days one by one', async () => {
     const day = (date: string, flying_h: number | null) => ({
       date,

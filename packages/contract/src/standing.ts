@@ -19,6 +19,8 @@ export const Lot = z.strictObject({
   by: CalendarDate,
   /** Of one of its queens, where it is another than usual. */
   worth: may(z.number()),
+  /** Of its queens so many have been handed over; left out where none has. */
+  handedOver: may(z.number()),
 });
 export type Lot = z.infer<typeof Lot>;
 
@@ -49,6 +51,8 @@ export const RearingSeason = z.strictObject({
   }),
   /** Mating rooms: the day from which each is free, at the latest as expected. */
   rooms: list(z.strictObject({ freeFrom: CalendarDate })),
+  /** Queens that banks keep, each with the day on which she came there. */
+  banked: list(z.strictObject({ since: CalendarDate })),
 });
 export type RearingSeason = z.infer<typeof RearingSeason>;
 

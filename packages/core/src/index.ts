@@ -200,7 +200,7 @@ export { type DonorRecord, donorRecords } from './rounds/donors.ts';
 export { freeFrom } from './rounds/freeFrom.ts';
 export { graftWindow } from './rounds/graftWindow.ts';
 export { type IncubatorWatch, incubatorOf } from './rounds/incubator.ts';
-export { lotsOf } from './rounds/lotsOf.ts';
+export { isOpen, lotsOf, stillWanted } from './rounds/lotsOf.ts';
 export { oddsAsked } from './rounds/oddsAsked.ts';
 export { type PlanChange, planChanges } from './rounds/planChanges.ts';
 export {
@@ -209,11 +209,12 @@ export {
   lotStates,
   type RipeDay,
   type RoundView,
+  roomsByDay,
   roomsFor,
   roundFor,
   roundViews,
 } from './rounds/rearing.ts';
-export { roundSteps } from './rounds/roundSteps.ts';
+export { isAhead, roundSteps } from './rounds/roundSteps.ts';
 export { type RoundWants, roundWants } from './rounds/roundWants.ts';
 export {
   type AskedWith,
@@ -347,7 +348,7 @@ export {
   thingsOf,
 } from './yard/apart.ts';
 export { type BoxView, boxViews, type CompartmentView, inOrderOfLabels, isDue } from './yard/boxView.ts';
-export { type CalendarEntry, calendarEntries, roundEntries } from './yard/calendarEntries.ts';
+export { type CalendarEntry, calendarEntries, lotEntries, roundEntries } from './yard/calendarEntries.ts';
 export { clashesWith } from './yard/clash.ts';
 export {
   COMB_COLUMNS,
@@ -383,6 +384,7 @@ export { chronicle, fold, foldChronicle, foldOn } from './yard/fold.ts';
 export { asOneYard, type BoxesLog, foldLog } from './yard/foldLog.ts';
 export { type FrameAdvice, frameAdvice, inwardSides } from './yard/frameAdvice.ts';
 export { attemptOf, inRoom } from './yard/inRoom.ts';
+export { fairShare, type Side, type TrialSides } from './yard/many/fairShare.ts';
 export { freePlaces, freeStands } from './yard/many/freePlaces.ts';
 export { asAsked, isAsked, labelsFrom } from './yard/many/labels.ts';
 export {
@@ -396,6 +398,7 @@ export {
 } from './yard/many/manyActs.ts';
 export { mayBeOut } from './yard/mayBeOut.ts';
 export { motherDoubt } from './yard/motherDoubt.ts';
+export { openTrials } from './yard/openTrials.ts';
 export { standingAmong } from './yard/order.ts';
 export { type Outcome, outcomeOf, type Verdict, verdictOn } from './yard/outcome.ts';
 export { restsUntil } from './yard/restsUntil.ts';

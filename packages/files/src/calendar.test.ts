@@ -5,7 +5,8 @@ import { calendarFile } from './calendar.ts';
 const entry: CalendarEntry = {
   id: 'yard giveCell 2026-05-31',
   title: 'Give a ripe cell: B1 West, B2 East; “these”',
-  details: 'Quarry meadow\nB1 West: ripe.',
+  place: 'Quarry meadow',
+  details: 'B1 West: ripe.',
   on: '2026-05-31',
 };
 const unfolded = (text: string) => text.replace(/\r\n[ \t]/g, '').split('\r\n');

@@ -21,11 +21,11 @@ export function calendarFile(entries: readonly CalendarEntry[], name: string): s
 }
 const EMPTY = ['BEGIN:VCALENDAR', 'VERSION:2.0', `PRODID:${PRODUCT}`, 'END:VCALENDAR', ''].join('\r\n');
 
-function eventOf({ id, title, details, on, by }: CalendarEntry): EventAttributes {
+function eventOf({ id, title, place, details, on, by }: CalendarEntry): EventAttributes {
   const what = {
     uid: `${id.replace(/\s+/g, '-')}@yellow-cell`,
     title,
-    description: details,
+    description: place === undefined ? details : `${place}\n${details}`,
     busyStatus: 'FREE' as const,
     alarms: [{ ...(by === undefined ? AT_SEVEN : BEFORE), description: title }],
   };

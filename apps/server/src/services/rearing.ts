@@ -2,6 +2,7 @@ import type { PastSeason, RearingSeason } from '@yellow-cell/contract';
 import { lotsOf, plusDays } from '@yellow-cell/core';
 import type { Store } from '../store/database.ts';
 import {
+  bankedQueens,
   flownBetween,
   flownByMonth,
   lotEvents,
@@ -34,6 +35,7 @@ export const rearingSeason = (context: Context, on: string): Promise<RearingSeas
       ...(await recordOn(store, on)),
       flown: await flownOn(store, on),
       rooms: await roomsFree(store),
+      banked: await bankedQueens(store),
     };
   });
 

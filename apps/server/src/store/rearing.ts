@@ -105,6 +105,16 @@ export async function roomsFree(store: Store): Promise<RearingSeason['rooms']> {
   return rows;
 }
 
-/** All that was told of lots, and what took it back. */
+/** Queens that stand caged in rooms that serve as banks, by the day on which they came there. */
+export async function bankedQueens(store: Store): Promise<RearingSeason['banked']> {
+  const { rows } = await sql<{ since: string }>`
+    select queen.since from queen_state as queen
+    where queen.gone is null and queen.told->>'caged' = 'true' and exists (
+      select from compartment_state as room where room.box_id = queen.box_id and room.role = 'bank')
+    order by queen.since`.execute(store);
+  return rows;
+}
+
+/** All that was told of lots and of queens handed over for them, and what took it back. */
 export const lotEvents = async (store: Store): Promise<LogEvent[]> =>
-  eventsAbout(store, await subjectsOfKind(store, 'lot'), ['lotWanted', 'lotDropped']);
+  eventsAbout(store, await subjectsOfKind(store, 'lot'), ['lotWanted', 'lotDropped', 'queenTaken']);

@@ -1,4 +1,4 @@
-import { infiniteQueryOptions, QueryClient, queryOptions } from '@tanstack/react-query';
+import { infiniteQueryOptions, type Query, QueryClient, queryOptions } from '@tanstack/react-query';
 import type {
   Around,
   Design,
@@ -204,7 +204,19 @@ const FROM_LOG = [
   'search',
   'designs',
 ];
+const isFromLog = ({ queryKey }: Query): boolean => FROM_LOG.includes(String(queryKey[0]));
+
 /** After an entry: everything that is read from the log may have changed. */
-export function refreshAfterEntry(): Promise<void> {
-  return queries.invalidateQueries({ predicate: ({ queryKey }) => FROM_LOG.includes(String(queryKey[0])) });
+export async function refreshAfterEntry(): Promise<void> {
+  // What a screen waits for before it stands is not asked for anew: it may come without the entry, and counts as fresh.
+  const begun = queries
+    .getQueryCache()
+    .findAll({ type: 'inactive', fetchStatus: 'fetching', predicate: isFromLog });
+  await Promise.all([
+    queries.invalidateQueries({ predicate: isFromLog }),
+    ...begun.map(async ({ promise, queryKey }) => {
+      await promise?.catch(() => undefined);
+      await queries.invalidateQueries({ queryKey, exact: true });
+    }),
+  ]);
 }

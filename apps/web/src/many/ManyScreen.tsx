@@ -2,6 +2,7 @@ import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Yard } from '@yellow-cell/contract';
 import {
   countOf,
+  fairShare,
   isAsked,
   type ManyAct,
   type ManyRoom,
@@ -35,7 +36,8 @@ export function ManyScreen() {
   return <Many yard={yard} act={act} />;
 }
 
-const keyOf = ({ box, room }: ManyRoom): string => `${box.box.id} ${room.position}`;
+const keyOf = ({ box, room }: ManyRoom): string =>
+  `${box.box.id} ${room.position}${room.role === 'bank' ? ` ${room.queens[0]?.id ?? ''}` : ''}`;
 
 function Many({ yard, act }: { yard: Yard; act: ManyAct | undefined }) {
   const view = useYard(yard);
@@ -137,7 +139,7 @@ function Rooms({
   const log = useLog();
   const useForm = actForms[act];
   const form = useForm(view);
-  const { ready: asked, drafts: draftsOf, most } = form;
+  const { ready: asked, drafts: draftsOf, most, apart } = form;
   /** What was chosen by hand, against what is proposed. */
   const [byHand, setByHand] = useState<Readonly<Record<string, boolean>>>({});
   const [reason, setReason] = useState('');
@@ -151,18 +153,29 @@ function Rooms({
   );
   const acts = useMemo(
     () =>
-      shown.map((each) => {
-        const drafts = asked ? draftsOf(each, 0) : [];
-        return { each, drafts, warnings: drafts.flatMap((one) => warningsOf(view, one)) };
-      }),
+      shown
+        .map((each) => {
+          const drafts = asked ? draftsOf(each, 0) : [];
+          return { each, drafts, warnings: drafts.flatMap((one) => warningsOf(view, one)) };
+        })
+        .filter(({ drafts }) => !asked || drafts.length > 0),
     [shown, asked, draftsOf, view],
   );
-  const isChosen = ({ each, warnings }: (typeof acts)[number]): boolean =>
-    byHand[keyOf(each)] ?? (each.due && !manyActs[act].seen && warnings.length === 0);
+  const proposed = useMemo(() => {
+    const fit = acts.filter(({ each, warnings }) => each.due && !manyActs[act].seen && warnings.length === 0);
+    return new Set(
+      fairShare(
+        fit.map(({ each }) => each),
+        most?.rooms ?? fit.length,
+        apart,
+      ),
+    );
+  }, [acts, act, most?.rooms, apart]);
+  const isChosen = ({ each }: (typeof acts)[number]): boolean => byHand[keyOf(each)] ?? proposed.has(each);
   const chosen = acts.filter(isChosen);
   const warned = chosen.filter(({ warnings }) => warnings.length > 0);
   const set = (on: boolean) =>
-    setByHand({ ...byHand, ...Object.fromEntries(shown.map((each) => [keyOf(each), on])) });
+    setByHand({ ...byHand, ...Object.fromEntries(acts.map(({ each }) => [keyOf(each), on])) });
   const tooMany = most !== undefined && chosen.length > most.rooms ? most.sentence : undefined;
   const wantsReason = warned.length > 0 || tooMany !== undefined;
   const ready = asked && chosen.length > 0 && (!wantsReason || reason.trim() !== '');
@@ -196,7 +209,7 @@ function Rooms({
               />
             </div>
             <button type="button" className="button mb-2.5 min-h-12" onClick={() => set(true)}>
-              All {shown.length}
+              All {acts.length}
             </button>
             <button type="button" className="button mb-2.5 min-h-12 font-normal" onClick={() => set(false)}>
               None
@@ -208,6 +221,7 @@ function Rooms({
                 key={keyOf(one.each)}
                 each={one.each}
                 warnings={one.warnings}
+                says={form.says?.(one.each)}
                 chosen={isChosen(one)}
                 onChoose={(on) => setByHand({ ...byHand, [keyOf(one.each)]: on })}
               />
@@ -255,10 +269,12 @@ function Rooms({
 function RoomRow({
   each: { box, room, due },
   warnings,
+  says,
   chosen,
   onChoose,
 }: {
   each: ManyRoom;
+  says: string | undefined;
   warnings: readonly Warning[];
   chosen: boolean;
   onChoose: (chosen: boolean) => void;
@@ -282,6 +298,7 @@ function RoomRow({
             {statusWords[room.status]}
             {due ? ', due' : ''}
           </span>
+          {says && <span className="block text-sm text-soft">{says}</span>}
           {warnings.map(({ sentence }) => (
             <span key={sentence} className="block text-sm text-danger">
               {say(sentence)}

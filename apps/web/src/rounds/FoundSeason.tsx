@@ -1,5 +1,6 @@
 import {
   countOf,
+  isOpen,
   listOf,
   lotStates,
   type PlanChange,
@@ -71,7 +72,9 @@ export function FoundSeason({ rearing, found, kept, onKeep, onStop, onTaken }: F
   const lots = useMemo(() => {
     const all = { ...stands, rounds: [...stands.rounds, ...next] };
     const views = roundViews(all, constants, today);
-    return lotStates(all, views, roomsFor(all, views, constants, today), today);
+    return lotStates(all, views, roomsFor(all, views, constants, today), today).filter(({ lot }) =>
+      isOpen(lot, today),
+    );
   }, [stands, next, constants, today]);
   const named = (id: string) => asked.needs.find(({ lot }) => lot.id === id)?.lot.name ?? '';
   const short = answer.lots.filter((lot) => lot.short >= 0.5);

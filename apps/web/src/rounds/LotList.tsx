@@ -1,6 +1,10 @@
-import { countOf, plusDays, showDay } from '@yellow-cell/core';
+import { useSuspenseQuery } from '@tanstack/react-query';
+import type { Lot } from '@yellow-cell/contract';
+import { countOf, daysBetween, type LotState, plusDays, showDay, stillWanted } from '@yellow-cell/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { newId } from '../app/ids.ts';
+import { yardsQuery } from '../app/queries.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { TextField } from '../parts/Field.tsx';
@@ -13,8 +17,6 @@ import type { Rearing } from './useRearing.ts';
 
 /** Queens wanted by a day, with the odds of each lot. */
 export function LotList({ rearing, odds }: { rearing: Rearing; odds: Odds }) {
-  const say = useSay();
-  const log = useLog();
   const [adding, setAdding] = useState(false);
   const { lots, today } = rearing;
   return (
@@ -25,28 +27,14 @@ export function LotList({ rearing, odds }: { rearing: Rearing; odds: Odds }) {
           Nothing is wanted from today on. Say how many and by when, for an order or your own boxes.
         </p>
       )}
+      {odds.problem && (
+        <p role="alert" className="font-semibold text-danger">
+          {odds.problem}
+        </p>
+      )}
       <ul>
-        {lots.map(({ lot, have, open, wanted }) => (
-          <li key={lot.id} className="border-b border-hairline py-2">
-            <p className="flex justify-between gap-3">
-              <span>
-                <strong>{countOf(lot.queens, 'queen')}</strong> by {say(showDay(lot.by, today))}
-                <span className="block text-soft">{lot.name}</span>
-              </span>
-              <Chance of={odds.of(lot.id)?.chance} />
-            </p>
-            <p className="text-sm text-soft">
-              Of {wanted} wanted up to then {have} are there; {countOf(open, 'cell is', 'cells are')} open,
-              with rooms for them. {say(moreWords(odds.of(lot.id), today))}
-            </p>
-            <button
-              type="button"
-              className="min-h-11 text-sm underline"
-              onClick={() => void log(`${lot.name}: no more wanted`, [draft('lotDropped', { lot: lot.id })])}
-            >
-              No more wanted
-            </button>
-          </li>
+        {lots.map((state) => (
+          <LotLine key={state.lot.id} state={state} odds={odds} today={today} />
         ))}
       </ul>
       {adding ? (
@@ -60,6 +48,77 @@ export function LotList({ rearing, odds }: { rearing: Rearing; odds: Odds }) {
   );
 }
 
+interface LotLineProps {
+  state: LotState;
+  odds: Odds;
+  today: string;
+}
+
+/** One lot: what of it is there, its odds while queens of it are still wanted, and the way to hand them over. */
+function LotLine({ state: { lot, have, open, wanted }, odds, today }: LotLineProps) {
+  const say = useSay();
+  const log = useLog();
+  const { data: yards } = useSuspenseQuery(yardsQuery);
+  const [changing, setChanging] = useState(false);
+  const left = stillWanted(lot);
+  const isOverdue = lot.by < today && left > 0;
+  if (changing)
+    return (
+      <li className="border-b border-hairline py-2">
+        <LotForm lot={lot} today={today} onDone={() => setChanging(false)} />
+      </li>
+    );
+  return (
+    <li className="border-b border-hairline py-2">
+      <p className="flex justify-between gap-3">
+        <span>
+          <strong>{countOf(lot.queens, 'queen')}</strong> by {say(showDay(lot.by, today))}
+          <span className="block text-soft">{lot.name}</span>
+          {isOverdue && (
+            <span className="block font-semibold text-danger">
+              Overdue by {countOf(daysBetween(lot.by, today), 'day')}
+            </span>
+          )}
+        </span>
+        {left > 0 && <Chance of={odds.of(lot.id)?.chance} />}
+      </p>
+      {lot.handedOver !== undefined && (
+        <p className="text-sm font-semibold">
+          {left === 0 ? 'All are handed over.' : `${lot.handedOver} handed over, ${left} still wanted.`}
+        </p>
+      )}
+      {left > 0 && (
+        <p className="text-sm text-soft">
+          Of {wanted} wanted up to then {have} are there; {countOf(open, 'cell is', 'cells are')} open, with
+          rooms for them. {say(moreWords(odds.of(lot.id), today))}
+        </p>
+      )}
+      <p className="flex flex-wrap gap-x-5">
+        {left > 0 &&
+          yards.map(({ id, name }) => (
+            <Link
+              key={id}
+              className="inline-flex min-h-11 items-center text-sm underline"
+              to={`/yard/${id}/many?act=taken&lot=${lot.id}`}
+            >
+              {yards.length > 1 ? `Hand over from ${name}…` : 'Hand over…'}
+            </Link>
+          ))}
+        <button type="button" className="min-h-11 text-sm underline" onClick={() => setChanging(true)}>
+          Change…
+        </button>
+        <button
+          type="button"
+          className="min-h-11 text-sm underline"
+          onClick={() => void log(`${lot.name}: no more wanted`, [draft('lotDropped', { lot: lot.id })])}
+        >
+          {left > 0 ? 'No more wanted' : 'Take it off the list'}
+        </button>
+      </p>
+    </li>
+  );
+}
+
 function Chance({ of }: { of: number | undefined }) {
   return (
     <strong className={`text-lg whitespace-nowrap ${of !== undefined && of < 0.5 ? 'text-danger' : ''}`}>
@@ -70,23 +129,24 @@ function Chance({ of }: { of: number | undefined }) {
 
 const USUAL_AHEAD_D = 42;
 
-function LotForm({ today, onDone }: { today: string; onDone: () => void }) {
+/** A lot that is wanted, or what else is wanted of one that was said before. */
+function LotForm({ lot, today, onDone }: { lot?: Lot; today: string; onDone: () => void }) {
   const log = useLog();
-  const [name, setName] = useState('');
-  const [queens, setQueens] = useState('');
-  const [by, setBy] = useState(plusDays(today, USUAL_AHEAD_D));
-  const [worth, setWorth] = useState('');
+  const [name, setName] = useState(lot?.name ?? '');
+  const [queens, setQueens] = useState(lot ? String(lot.queens) : '');
+  const [by, setBy] = useState(lot?.by ?? plusDays(today, USUAL_AHEAD_D));
+  const [worth, setWorth] = useState(lot?.worth === undefined ? '' : String(lot.worth));
   const count = numberIn(queens);
   const badCount =
     Number.isInteger(count) && count >= 1 && count <= 10_000 ? undefined : 'A whole number from 1.';
-  const badDay = by > today ? undefined : 'A day that is still to come.';
+  const badDay = by > today || by === lot?.by ? undefined : 'A day that is still to come.';
   const price = numberIn(worth);
   const badWorth = worth.trim() === '' || (price >= 0 && price <= 100_000) ? undefined : 'From 0 to 100,000.';
   const save = () => {
     if (badCount || badDay || badWorth || name.trim() === '') return;
     return log(`${countOf(count, 'queen')} wanted`, [
       draft('lotWanted', {
-        lot: newId(),
+        lot: lot?.id ?? newId(),
         name: name.trim(),
         queens: count,
         by,

@@ -1,4 +1,4 @@
-import { roundSteps, showWindow } from '@yellow-cell/core';
+import { isAhead, roundSteps, showWindow } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
 import type { Rearing } from './useRearing.ts';
 
@@ -15,7 +15,7 @@ export function NextList({
   const say = useSay();
   const next = views
     .flatMap((view) => roundSteps(view).map((step) => ({ view, step })))
-    .filter(({ step }) => step.to >= today)
+    .filter(({ step }) => isAhead(step, today))
     .sort((a, b) => (a.step.from < b.step.from ? -1 : 1))
     .slice(0, SHOWN);
   return (
@@ -29,8 +29,11 @@ export function NextList({
               className="flex min-h-12 w-full items-center gap-3 py-1.5 text-left hover:bg-glow"
               onClick={() => onChoose(round.id)}
             >
-              <span className={`w-28 shrink-0 ${step.from <= today ? 'font-semibold' : 'text-soft'}`}>
+              <span
+                className={`w-28 shrink-0 ${step.to < today ? 'font-semibold text-danger' : step.from <= today ? 'font-semibold' : 'text-soft'}`}
+              >
                 {say(showWindow(step.from, step.to, today))}
+                {step.to < today && <span className="block text-sm">overdue</span>}
               </span>
               <span>
                 <strong>{step.title}</strong>, round {round.number}

@@ -47,7 +47,7 @@ export function QueensReady({
   ).curve(curveStepAfter);
   const steps = [
     { on: today, queens: 0 },
-    ...lots.map(({ lot, wanted: queens }) => ({ on: lot.by, queens })),
+    ...lots.map(({ by, wanted: queens }) => ({ on: by, queens })),
     ...(lots.length > 0 ? [{ on: scale.to, queens: lots.at(-1)?.wanted ?? 0 }] : []),
   ];
   return (

@@ -1,9 +1,10 @@
 import { countOf, type Day, later, plusDays, type RipeDay, type RoundView, showDay } from '@yellow-cell/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useSay } from '../app/units.ts';
-import { draft, useLog } from '../app/useLog.ts';
+import { useLog } from '../app/useLog.ts';
 import { StatusSign } from '../drawing/StatusSign.tsx';
 import type { DayScale } from './dayScale.ts';
+import { planMoved } from './planMoved.ts';
 import type { Moved } from './useRearing.ts';
 
 interface RoundRowProps {
@@ -35,11 +36,12 @@ export function RoundRow({
   onMove,
 }: RoundRowProps) {
   const say = useSay();
-  const { round, days, cells, queens } = view;
+  const { round, days, cells, queens, missed } = view;
   const y = 34;
   const line = (from: Day, to: Day) => {
     const [a, b] = [scale.x(from), scale.x(to)];
-    const split = Math.min(Math.max(scale.x(today), a), b);
+    // Of a graft that was missed nothing has happened.
+    const split = missed ? a : Math.min(Math.max(scale.x(today), a), b);
     return (
       <>
         <line x1={a} x2={split} y1={y} y2={y} stroke="var(--ink)" strokeWidth={4} />
@@ -59,7 +61,7 @@ export function RoundRow({
       strokeWidth={0.8}
     />
   );
-  const name = `Round ${round.number}${round.planned ? ', planned' : ''}`;
+  const name = `Round ${round.number}${missed ? ', not grafted' : round.planned ? ', planned' : ''}`;
   return (
     <g transform={`translate(0 ${top})`}>
       <rect width={width} height={height} fill={chosen || moved ? 'var(--glow)' : 'transparent'} />
@@ -81,9 +83,8 @@ export function RoundRow({
         <text x={20} y={27} fontSize={13} fontWeight={700} fill="var(--ink)">
           Round {round.number}
         </text>
-        <text x={20} y={43} fontSize={11.5} fill="var(--soft)">
-          {round.planned ? 'planned, ' : ''}
-          {round.donor}
+        <text x={20} y={43} fontSize={11.5} fill={missed ? 'var(--danger)' : 'var(--soft)'}>
+          {missed ? 'not grafted' : `${round.planned ? 'planned, ' : ''}${round.donor}`}
         </text>
       </g>
       {line(days.graft, days.take[1])}
@@ -115,7 +116,9 @@ export function RoundRow({
         title={`ready from ${say(showDay(days.take[0], today))}`}
       />
       <Count x={scale.x(days.graft)} text={String(round.grafts)} />
-      <Count x={scale.x(days.ripe)} text={round.accepted || view.outcome ? String(cells) : `${cells}?`} />
+      {!missed && (
+        <Count x={scale.x(days.ripe)} text={round.accepted || view.outcome ? String(cells) : `${cells}?`} />
+      )}
       {queens > 0 && <Count x={scale.x(days.eggs[0])} text={String(queens)} />}
       <Graft
         view={view}
@@ -195,16 +198,8 @@ function Graft({
   const keep = () => {
     if (!moved || keeping.current) return;
     keeping.current = true;
-    const { id, number, donor, donorQueen, grafts } = round;
-    void log(`Round ${number} moved to ${say(showDay(moved.graftOn))}`, [
-      draft('roundPlanned', {
-        round: id,
-        number,
-        donor,
-        grafts,
-        graftOn: moved.graftOn,
-        ...(donorQueen ? { donorQueen } : {}),
-      }),
+    void log(`Round ${round.number} moved to ${say(showDay(moved.graftOn))}`, [
+      planMoved(round, moved.graftOn),
     ]).finally(() => {
       keeping.current = false;
       onMove(undefined);

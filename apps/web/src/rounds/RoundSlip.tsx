@@ -1,8 +1,7 @@
-import type { CellsTo, Round } from '@yellow-cell/contract';
 import {
-  cellsLeft,
   cellsToWords,
   countOf,
+  isAhead,
   type RoundView,
   roundSteps,
   showDay,
@@ -13,19 +12,18 @@ import { useEffect, useRef, useState } from 'react';
 import type { Delivery } from '../app/outbox.ts';
 import { useSay } from '../app/units.ts';
 import { type Draft, draft, useLog } from '../app/useLog.ts';
-import { SelectField, TextField } from '../parts/Field.tsx';
-import { numberIn } from '../parts/numberIn.ts';
-import { Form } from '../yard/Form.tsx';
 import { Bars } from './Bars.tsx';
 import { GiveIn } from './GiveIn.tsx';
 import { GraftWindow } from './GraftWindow.tsx';
 import { Incubator } from './Incubator.tsx';
 import { IncubatorForm } from './IncubatorForm.tsx';
+import { planMoved } from './planMoved.ts';
+import { CarryForm, CountForm, DayForm } from './RoundForms.tsx';
 import { StartIn } from './StartIn.tsx';
 import { useIncubator } from './useIncubator.ts';
 import type { Rearing } from './useRearing.ts';
 
-type Asked = 'graft' | 'count' | 'move' | 'start' | 'incubator';
+type Asked = 'graft' | 'day' | 'count' | 'move' | 'start' | 'incubator';
 
 /** A round from its drones to its last queen: what is done, what is next, and the entries that it asks for. */
 export function RoundSlip({
@@ -60,7 +58,7 @@ export function RoundSlip({
     <>
       <div ref={head} className="flex items-start justify-between">
         <h2 className="text-xl">
-          Round {round.number} · {round.planned ? 'planned' : 'grafted'}
+          Round {round.number} · {view.missed ? 'not grafted' : round.planned ? 'planned' : 'grafted'}
         </h2>
         <button type="button" aria-label="Close the slip" className="p-2" onClick={onClose}>
           <X size={18} aria-hidden />
@@ -72,6 +70,12 @@ export function RoundSlip({
           ? `; planned for ${say(showDay(round.plan.graftOn, today))}`
           : ''}
       </p>
+      {view.missed && (
+        <p className="mt-2 rounded border-2 border-danger px-2 py-1">
+          It was planned for {say(showDay(round.graftedOn, today))}, and nothing is told of its graft: its
+          cells count nowhere. Graft it, move it to another day, or drop it.
+        </p>
+      )}
       <Bars view={view} today={today} />
       {refused && (
         <p role="alert" className="mt-2 text-danger">
@@ -96,6 +100,11 @@ export function RoundSlip({
             {!round.accepted && (
               <button type="button" className="button min-h-11" onClick={() => setAsked('start')}>
                 Start them step by step…
+              </button>
+            )}
+            {round.planned && (
+              <button type="button" className="button min-h-11" onClick={() => setAsked('day')}>
+                Another day…
               </button>
             )}
             {round.planned && (
@@ -141,6 +150,16 @@ export function RoundSlip({
                 draft('grafted', { round: id, number, donor, grafts, ...(donorQueen ? { donorQueen } : {}) }),
               ]);
             }}
+          />
+        )}
+        {asked === 'day' && (
+          <DayForm
+            round={round}
+            today={today}
+            onCancel={() => setAsked(undefined)}
+            onSave={(graftOn) =>
+              send(`moved to ${say(showDay(graftOn, today))}`, [planMoved(round, graftOn)])
+            }
           />
         )}
         {asked === 'start' && (
@@ -215,8 +234,10 @@ export function RoundSlip({
       )}
       <h3 className="eyebrow">Day by day</h3>
       <ol>
-        {roundSteps(view).map(({ title, from, to, detail }) => {
-          const past = to < today;
+        {roundSteps(view).map((step) => {
+          const { title, from, to, detail, asks } = step;
+          const overdue = asks && to < today && isAhead(step, today);
+          const past = to < today && !overdue;
           const now = from <= today && !past;
           return (
             <li
@@ -225,7 +246,10 @@ export function RoundSlip({
             >
               <p className="flex justify-between gap-3">
                 <strong className={past ? 'text-soft' : ''}>{title}</strong>
-                <span className={past ? 'text-soft' : ''}>{say(showWindow(from, to, today))}</span>
+                <span className={past ? 'text-soft' : overdue ? 'font-semibold text-danger' : ''}>
+                  {overdue ? 'overdue since ' : ''}
+                  {say(showWindow(from, to, today))}
+                </span>
               </p>
               <p className="text-sm text-soft">{say(detail)}</p>
             </li>
@@ -258,102 +282,3 @@ const Main = ({ name, onPress }: { name: string; onPress: () => void }) => (
     {name}
   </button>
 );
-
-interface CountFormProps {
-  label: string;
-  usual: number | undefined;
-  most: number;
-  save: string;
-  onSave: (count: number) => Promise<void>;
-  onCancel: () => void;
-}
-
-function CountForm({ label, usual, most, save, onSave, onCancel }: CountFormProps) {
-  const [typed, setTyped] = useState(usual === undefined ? '' : String(usual));
-  const count = numberIn(typed);
-  const problem =
-    Number.isInteger(count) && count >= 0 && count <= most ? undefined : `A whole number from 0 to ${most}.`;
-  return (
-    <Form save={save} onSave={() => problem === undefined && onSave(count)} onCancel={onCancel}>
-      <TextField
-        label={label}
-        inputMode="numeric"
-        value={typed}
-        problem={typed === '' ? undefined : problem}
-        onChange={({ target }) => setTyped(target.value)}
-      />
-    </Form>
-  );
-}
-
-function CarryForm({
-  round,
-  given,
-  finisherMost,
-  send,
-  onCancel,
-}: {
-  round: Round;
-  given: number;
-  /** Cells at once that a finisher builds well. */
-  finisherMost: number;
-  send: (title: string, drafts: readonly Draft[]) => Promise<void>;
-  onCancel: () => void;
-}) {
-  const [to, setTo] = useState<CellsTo>('finisher');
-  const [typed, setTyped] = useState(String(cellsLeft(round, given)));
-  const [where, setWhere] = useState('');
-  const cells = numberIn(typed);
-  const most = round.accepted?.cells ?? round.grafts;
-  const problem =
-    Number.isInteger(cells) && cells >= 1 && cells <= most ? undefined : `A whole number from 1 to ${most}.`;
-  const load =
-    to === 'finisher' && cells > finisherMost
-      ? `A finisher feeds ${finisherMost} cells at once at most for well-built ones: share them between two.`
-      : undefined;
-  return (
-    <Form
-      save="Carried"
-      onSave={() =>
-        problem === undefined &&
-        send(`${countOf(cells, 'cell')} ${cellsToWords[to]}`, [
-          draft('cellsMoved', {
-            round: round.id,
-            cells,
-            to,
-            ...(where.trim() ? { where: where.trim() } : {}),
-          }),
-        ])
-      }
-      onCancel={onCancel}
-    >
-      <SelectField
-        label="Where"
-        value={to}
-        hint={load}
-        onChange={({ target }) => setTo(target.value as CellsTo)}
-      >
-        {Object.entries(cellsToWords).map(([key, words]) => (
-          <option key={key} value={key}>
-            {words}
-          </option>
-        ))}
-      </SelectField>
-      <div className="grid grid-cols-2 gap-x-3">
-        <TextField
-          label="Cells (how many)"
-          inputMode="numeric"
-          value={typed}
-          problem={problem}
-          onChange={({ target }) => setTyped(target.value)}
-        />
-        <TextField
-          label="Which"
-          maxLength={80}
-          value={where}
-          onChange={({ target }) => setWhere(target.value)}
-        />
-      </div>
-    </Form>
-  );
-}

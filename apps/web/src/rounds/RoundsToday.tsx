@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { roundSteps, showWindow } from '@yellow-cell/core';
+import { isAhead, roundSteps, showWindow } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { rearingQuery } from '../app/queries.ts';
@@ -22,7 +22,7 @@ function Steps() {
   const incubatorAt = useIncubator(rearing);
   const now = views.flatMap((view) =>
     roundSteps(view)
-      .filter(({ from, to, asks }) => asks && from <= today && to >= today)
+      .filter((step) => step.asks && step.from <= today && isAhead(step, today))
       .map((step) => ({ view, step })),
   );
   const watched = views.flatMap((view) => {
@@ -44,7 +44,8 @@ function Steps() {
             <Link className="flex min-h-12 flex-wrap items-center gap-x-2" to={`/rounds?round=${round.id}`}>
               <strong className="underline">{step.title}</strong> round {round.number}, {round.donor}
               <span className="text-soft">
-                {say(step.detail)} {say(showWindow(step.from, step.to, today))}.
+                {say(step.detail)} {step.to < today ? 'Overdue since ' : ''}
+                {say(showWindow(step.from, step.to, today))}.
               </span>
             </Link>
           </li>

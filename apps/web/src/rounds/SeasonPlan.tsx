@@ -110,7 +110,9 @@ function WhatIsWanted({ asked: { needs, earliest, lastGraft }, today, surely }: 
       {late.map(({ lot, queens }) => (
         <p key={lot.id} className="text-sm font-semibold text-danger">
           {say(
-            `${queens} of them for ${lot.name} by ${showDay(lot.by, today)}: too late for a new round. The earliest that one is ready is ${showDay(earliest, today)}.`,
+            lot.by < today
+              ? `${queens} of them for ${lot.name}, wanted by ${showDay(lot.by, today)}: overdue. A new round has them from ${showDay(earliest, today)}.`
+              : `${queens} of them for ${lot.name} by ${showDay(lot.by, today)}: too late for a new round. The earliest that one is ready is ${showDay(earliest, today)}.`,
           )}
         </p>
       ))}

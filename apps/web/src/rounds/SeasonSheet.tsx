@@ -1,12 +1,13 @@
-import { countOf, monthFirsts, monthShort, showDay } from '@yellow-cell/core';
+import { monthFirsts, monthShort, showDay, stillWanted } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
 import { useSize } from '../parts/useSize.ts';
-import { type DayScale, dayScale } from './dayScale.ts';
+import { dayScale } from './dayScale.ts';
 import { lanesOf } from './lanes.ts';
 import { percent } from './percent.ts';
 import { QueensReady } from './QueensReady.tsx';
+import { RoomCurves } from './RoomCurves.tsx';
 import { RoundRow } from './RoundRow.tsx';
-import { hasIncubator, TrackRows, tracksHeight } from './TrackRows.tsx';
+import { TrackRows, tracksHeight } from './TrackRows.tsx';
 import type { Odds } from './useOdds.ts';
 import type { Moved, Rearing } from './useRearing.ts';
 
@@ -36,7 +37,7 @@ export function SeasonSheet({ rearing, odds, chosen, moved, onChoose, onMove }: 
   const { views, today } = rearing;
   const scale = dayScale(rearing, LABEL, Math.max(LABEL + 200, width - RIGHT));
   const tracksTop = HEAD + views.length * ROW;
-  const roomsTop = tracksTop + tracksHeight(hasIncubator(rearing));
+  const roomsTop = tracksTop + tracksHeight(rearing);
   const fanTop = roomsTop + ROOMS;
   const lotsTop = fanTop + FAN;
   const lots = rearing.lots.map((each) => {
@@ -76,7 +77,7 @@ export function SeasonSheet({ rearing, odds, chosen, moved, onChoose, onMove }: 
           />
         ))}
         <TrackRows rearing={rearing} top={tracksTop} scale={scale} width={width} />
-        <Rooms rearing={rearing} top={roomsTop} scale={scale} width={width} />
+        <RoomCurves rearing={rearing} top={roomsTop} height={ROOMS} scale={scale} width={width} />
         <QueensReady rearing={rearing} odds={odds} top={fanTop} height={FAN} scale={scale} width={width} />
         <g transform={`translate(0 ${lotsTop})`}>
           <text x={20} y={24} fontSize={11.5} fill="var(--soft)">
@@ -101,7 +102,7 @@ export function SeasonSheet({ rearing, odds, chosen, moved, onChoose, onMove }: 
                 fontWeight={700}
                 fill={(odds.of(lot.id)?.chance ?? 1) < 0.5 ? 'var(--danger)' : 'var(--ink)'}
               >
-                {percent(odds.of(lot.id)?.chance)}
+                {stillWanted(lot) > 0 ? percent(odds.of(lot.id)?.chance) : 'handed over'}
               </text>
               <text x={isLeft ? -6 : 6} y={41} fontSize={11.5} fill="var(--soft)">
                 {lot.queens} by {say(showDay(lot.by, today))}
@@ -120,92 +121,5 @@ export function SeasonSheet({ rearing, odds, chosen, moved, onChoose, onMove }: 
         />
       </svg>
     </div>
-  );
-}
-
-/** Rooms that are free when cells are ripe, and cells that find none. */
-function Rooms({
-  rearing: { ripe, today },
-  top,
-  scale,
-  width,
-}: {
-  rearing: Rearing;
-  top: number;
-  scale: DayScale;
-  width: number;
-}) {
-  const say = useSay();
-  const base = ROOMS - 22;
-  const most = Math.max(10, ...ripe.flatMap(({ cells, free }) => [cells, free]));
-  const high = (count: number) => (count / most) * (base - 26);
-  return (
-    <g transform={`translate(0 ${top})`}>
-      <line x2={width} stroke="var(--hairline)" />
-      <text x={20} y={26} fontSize={13} fontWeight={700} fill="var(--ink)">
-        Cells ripe
-      </text>
-      <text x={20} y={43} fontSize={11.5} fill="var(--soft)">
-        against free rooms
-      </text>
-      <line x1={LABEL} x2={width - RIGHT} y1={base} y2={base} stroke="var(--hairline)" />
-      {ripe.length === 0 && (
-        <text x={LABEL + 8} y={40} fontSize={12.5} fill="var(--soft)">
-          No cells are still to be given.
-        </text>
-      )}
-      {ripe.map(({ round, on, cells, free, over }) => (
-        <g key={round.id} transform={`translate(${scale.x(on)} 0)`}>
-          <title>
-            {`${say(showDay(on, today))}: ${countOf(cells, 'cell')} ripe, ${countOf(free, 'room')} free${over > 0 ? `; ${over} find none` : ''}`}
-          </title>
-          <rect
-            x={-26}
-            y={base - high(free)}
-            width={24}
-            height={high(free)}
-            fill="var(--comb)"
-            stroke="var(--comb-line)"
-          />
-          <rect
-            x={2}
-            y={base - high(cells)}
-            width={18}
-            height={high(cells)}
-            fill="var(--slip)"
-            stroke="var(--ink)"
-            strokeWidth={1.4}
-          />
-          {over > 0 && (
-            <rect x={2} y={base - high(cells)} width={18} height={high(over)} fill="var(--danger)" />
-          )}
-          <text x={-14} y={base - high(free) - 5} fontSize={11.5} textAnchor="middle" fill="var(--soft)">
-            {free}
-          </text>
-          <text
-            x={11}
-            y={base - high(cells) - 5}
-            fontSize={12}
-            fontWeight={700}
-            textAnchor="middle"
-            fill="var(--ink)"
-          >
-            {cells}
-          </text>
-          {over > 0 && (
-            <text
-              x={11}
-              y={base + 14}
-              fontSize={12}
-              fontWeight={600}
-              textAnchor="middle"
-              fill="var(--danger)"
-            >
-              {over} over
-            </text>
-          )}
-        </g>
-      ))}
-    </g>
   );
 }

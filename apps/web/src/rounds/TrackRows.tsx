@@ -12,9 +12,19 @@ const LABEL_X = 20;
 const NAME_WIDTH = 56;
 
 /** How tall the tracks are together: an incubator has one once anything was carried there. */
-export const tracksHeight = (hasIncubator: boolean): number => 2 * SPANS + LOAD * (hasIncubator ? 2 : 1);
-export const hasIncubator = ({ views }: Pick<Rearing, 'views'>): boolean =>
+export const tracksHeight = (rearing: Rearing): number => 2 * SPANS + LOAD * loadsOf(rearing).length;
+
+const hasIncubator = ({ views }: Rearing): boolean =>
   views.some(({ round }) => round.moved?.some(({ to }) => to === 'incubator'));
+
+/** What is counted day by day: an incubator once anything was carried there, a bank while queens stand in it. */
+const loadsOf = (
+  rearing: Rearing,
+): { name: 'Finisher' | 'Incubator' | 'Bank'; one: string; most?: number }[] => [
+  { name: 'Finisher', one: 'cell', most: rearing.constants.finisherMost },
+  ...(hasIncubator(rearing) ? [{ name: 'Incubator', one: 'cell' } as const] : []),
+  ...(rearing.season.banked.length > 0 ? [{ name: 'Bank', one: 'queen' } as const] : []),
+];
 
 interface TrackRowsProps {
   rearing: Rearing;
@@ -23,31 +33,21 @@ interface TrackRowsProps {
   width: number;
 }
 
-/** What rounds take up beside rooms: donors and starters by their days, finishers and the incubator by their cells. */
+/** What rounds take up beside rooms: donors and starters by their days, finishers and the incubator by their cells, banks by their queens. */
 export function TrackRows({ rearing, top, scale, width }: TrackRowsProps) {
-  const { views, constants } = rearing;
-  const tracks = useMemo(() => tracksOf(views, scale.from, scale.to), [views, scale.from, scale.to]);
+  const tracks = useMemo(() => tracksOf(rearing, scale.from, scale.to), [rearing, scale.from, scale.to]);
+  const load = { Finisher: tracks.finisher, Incubator: tracks.incubator, Bank: tracks.bank };
   return (
     <g transform={`translate(0 ${top})`}>
       <Spans name="Donors" of={tracks.donors} named scale={scale} width={width} rearing={rearing} />
       <g transform={`translate(0 ${SPANS})`}>
         <Spans name="Starter" of={tracks.starters} scale={scale} width={width} rearing={rearing} />
       </g>
-      <g transform={`translate(0 ${2 * SPANS})`}>
-        <Load
-          name="Finisher"
-          load={tracks.finisher}
-          most={constants.finisherMost}
-          scale={scale}
-          width={width}
-          rearing={rearing}
-        />
-      </g>
-      {hasIncubator(rearing) && (
-        <g transform={`translate(0 ${2 * SPANS + LOAD})`}>
-          <Load name="Incubator" load={tracks.incubator} scale={scale} width={width} rearing={rearing} />
+      {loadsOf(rearing).map((of, index) => (
+        <g key={of.name} transform={`translate(0 ${2 * SPANS + index * LOAD})`}>
+          <Load {...of} load={load[of.name]} scale={scale} width={width} rearing={rearing} />
         </g>
-      )}
+      ))}
     </g>
   );
 }
@@ -101,15 +101,16 @@ function Spans({
   );
 }
 
-/** Cells on each day; what is over the most is drawn in red. */
+/** Cells, or queens, on each day; what is over the most is drawn in red. */
 function Load({
   name,
+  one,
   load,
   most,
   scale,
   width,
   rearing: { today },
-}: RowProps & { load: readonly number[]; most?: number }) {
+}: RowProps & { one: string; load: readonly number[]; most?: number }) {
   const say = useSay();
   const highest = Math.max(most ?? 1, ...load);
   const y = scaleLinear([0, highest], [LOAD - 6, 12]);
@@ -124,9 +125,7 @@ function Load({
   return (
     <g>
       <title>
-        {say(
-          `${name}: at most ${countOf(load[peak] ?? 0, 'cell')}, on ${showDay(scale.dayAfter(peak), today)}`,
-        )}
+        {say(`${name}: at most ${countOf(load[peak] ?? 0, one)}, on ${showDay(scale.dayAfter(peak), today)}`)}
       </title>
       <line x2={width} stroke="var(--hairline)" />
       <text x={LABEL_X} y={26} fontSize={11.5} fill="var(--soft)">

@@ -4,6 +4,7 @@ import {
   type CalendarEntry,
   calendarEntries,
   countOf,
+  lotEntries,
   plusDays,
   roundEntries,
   showDay,
@@ -34,12 +35,14 @@ export function WeekSheet() {
 function Sheet({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
   const say = useSay();
   const view = useYard(yard);
-  const { views, today } = useRearing();
+  const { views, lots, today } = useRearing();
   const { isToday } = useAsOf();
   const last = plusDays(today, DAYS - 1);
-  const entries = [...roundEntries(views, today), ...calendarEntries(yard, view.boxes, today)].filter(
-    ({ on }) => on <= last,
-  );
+  const entries = [
+    ...lotEntries(lots, today),
+    ...roundEntries(views, today),
+    ...calendarEntries(yard, view.boxes, today),
+  ].filter(({ on }) => on <= last);
   const days = Array.from({ length: DAYS }, (_, day) => plusDays(today, day));
   return (
     <main className="h-full overflow-y-auto bg-sheet px-5 py-4 print:h-auto print:overflow-visible">
@@ -68,7 +71,7 @@ function Sheet({ yard, yards }: { yard: Yard; yards: readonly Yard[] }) {
         <p className="text-soft">
           {say(showDay(today))} to {say(showDay(last))}
           {isToday ? `: ${countOf(entries.length, 'thing')} to do, what is overdue on the first day` : ''}.
-          Rounds are of all yards.
+          Rounds and lots are of all yards.
         </p>
         {!isToday && <p>A week begins today. Press T for today.</p>}
         {view.more && (
@@ -112,7 +115,7 @@ function Day({ day, today, zone, entries }: DayProps) {
             <div className="min-w-0">
               <strong>{title}</strong>
               {by && <span> by {showTime(by, zone)}</span>}
-              {linesOf(details, title).map((line) => (
+              {details.split('\n').map((line) => (
                 <p key={line} className="text-sm text-soft">
                   {say(line)}
                 </p>
@@ -124,9 +127,3 @@ function Day({ day, today, zone, entries }: DayProps) {
     </section>
   );
 }
-
-/** Reasons, one for each room; the first line of a yard’s work is its name, which stands above. */
-const linesOf = (details: string, title: string): string[] => {
-  const lines = details.split('\n');
-  return title.includes(', round ') ? lines : lines.slice(1);
-};

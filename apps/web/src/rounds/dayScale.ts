@@ -17,7 +17,7 @@ const AHEAD_D = 60;
 
 /** From before the first graft to after the last queen, the last lot and the weeks ahead. */
 export function dayScale({ views, today, lots }: Rearing, left: number, right: number): DayScale {
-  const days = [today, ...views.map(({ days: { graft } }) => graft)].sort();
+  const days = [today, ...views.map(({ days: { graft } }) => graft), ...lots.map(({ lot }) => lot.by)].sort();
   const ends = [
     plusDays(today, AHEAD_D),
     ...views.map(({ days: { take } }) => take[1]),

@@ -11,10 +11,22 @@ const PLAYS = 10_000;
 const PLAYS_MOVING = 1_500;
 const NONE: readonly Round[] = [];
 
-let worker: Remote<OddsWorker> | undefined;
+/** The worker, and what never ends well: its script that could not be fetched or read. */
+let player: { odds: Remote<OddsWorker>['odds']; failed: Promise<never> } | undefined;
+function begin(): NonNullable<typeof player> {
+  const worker = new Worker(new URL('./odds.worker.ts', import.meta.url), { type: 'module' });
+  const failed = new Promise<never>((_, reject) => {
+    worker.addEventListener('error', () => {
+      // The next question begins another.
+      player = undefined;
+      reject(new Error('What plays the odds could not be fetched.'));
+    });
+  });
+  return { odds: wrap<OddsWorker>(worker).odds, failed };
+}
 function played(question: OddsQuestion): Promise<OddsAnswer> {
-  worker ??= wrap<OddsWorker>(new Worker(new URL('./odds.worker.ts', import.meta.url), { type: 'module' }));
-  return worker.odds(question);
+  player ??= begin();
+  return Promise.race([player.odds(question), player.failed]);
 }
 
 export interface Odds {
@@ -23,6 +35,8 @@ export interface Odds {
   fan: OddsAnswer['fan'];
   /** False while they are worked out, or are still those of the plan before. */
   settled: boolean;
+  /** Why there are none; undefined where there are, or may be. */
+  problem: string | undefined;
 }
 
 /** The odds of each lot, and the queens ready by each day, with these rounds beside those that there are. */
@@ -35,7 +49,7 @@ export function useOdds(
     () => oddsAsked(season, more, flying, constants, today, moving ? PLAYS_MOVING : PLAYS),
     [season, more, flying, constants, today, moving],
   );
-  const { data, isPlaceholderData } = useQuery({
+  const { data, isPlaceholderData, isError } = useQuery({
     queryKey: ['odds', question],
     queryFn: () => played(question),
     // Nothing of it comes over the network, and the same question has the same answer for ever.
@@ -48,7 +62,10 @@ export function useOdds(
       of: (lot) => data?.lots.find(({ name }) => name === lot),
       fan: data?.fan ?? [],
       settled: data !== undefined && !isPlaceholderData,
+      problem: isError
+        ? 'The odds could not be worked out: the part of the program that plays them did not come. Load the page again.'
+        : undefined,
     }),
-    [data, isPlaceholderData],
+    [data, isPlaceholderData, isError],
   );
 }

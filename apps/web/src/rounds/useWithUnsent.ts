@@ -21,8 +21,5 @@ function withUnsent(season: RearingSeason, unsent: readonly LogEvent[]): Rearing
   if (unsent.length === 0) return season;
   const before = stateOfStanding([], season.rounds, '', []);
   const { rounds } = foldOn(before, { designs: new Map(), yards: new Set() }, chronicle(unsent));
-  const lots = new Map(season.lots.map((lot) => [lot.id, lot]));
-  for (const lot of lotsOf(unsent)) lots.set(lot.id, lot);
-  for (const { kind, payload } of unsent) if (kind === 'lotDropped') lots.delete(payload.lot);
-  return { ...season, rounds: [...rounds.values()], lots: [...lots.values()] };
+  return { ...season, rounds: [...rounds.values()], lots: lotsOf(unsent, season.lots) };
 }

@@ -4,6 +4,8 @@ import { useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { draft } from '../app/useLog.ts';
 import { SelectField, TextField } from '../parts/Field.tsx';
+import { LotField } from '../rounds/LotField.tsx';
+import { useOpenLots } from '../rounds/useOpenLots.ts';
 import { FeedForm, StripsForm } from './CareForms.tsx';
 import { Form, type FormProps, inColony, NoForm, ofColony } from './Form.tsx';
 import { IntroductionForm, MitesForm, TreatedForm } from './HealthForms.tsx';
@@ -119,6 +121,9 @@ function TakeForm(props: FormProps) {
   const banks = banksIn(props);
   const [bank, setBank] = useState(banks[0]?.colony ?? '');
   const [cage, setCage] = useState('');
+  const lots = useOpenLots();
+  const [wanted, setWanted] = useState('');
+  const lot = to === 'sold' || to === 'colony' ? wanted : '';
   const keeper = to === 'bank' ? banks.find(({ colony }) => colony === bank) : undefined;
   return (
     <Form
@@ -133,6 +138,7 @@ function TakeForm(props: FormProps) {
             ...(aside ? { backBy } : {}),
             ...(keeper ? { bank: { box: keeper.box, colony: keeper.colony } } : {}),
             ...(keeper && cage.trim() ? { cage: cage.trim() } : {}),
+            ...(lot ? { lot } : {}),
           }),
         ])
       }
@@ -158,6 +164,7 @@ function TakeForm(props: FormProps) {
           </option>
         ))}
       </SelectField>
+      {(to === 'sold' || to === 'colony') && <LotField lots={lots} value={lot} onChange={setWanted} />}
       {aside && (
         <TextField
           label="She goes back by"

@@ -59,5 +59,7 @@ export const queenEvents = {
     /** To the bank only: the bees that keep her, and her place among their cages. */
     bank: z.strictObject({ box: Id, colony: Id }).optional(),
     cage: text(20).optional(),
+    /** Sold, or to the breeder’s own colonies: the lot that she was wanted for. */
+    lot: Id.optional(),
   }),
 } as const;

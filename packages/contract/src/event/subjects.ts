@@ -67,7 +67,7 @@ export const subjectFields: Readonly<Record<EventKind, Named>> = {
   queenSeen: { ...colony, queen: 'queen' },
   introductionSeen: { ...colony, queen: 'queen' },
   queenMarked: { ...colony, queen: 'queen' },
-  queenTaken: { ...attempt, queen: 'queen', 'bank.box': 'box', 'bank.colony': 'colony' },
+  queenTaken: { ...attempt, queen: 'queen', 'bank.box': 'box', 'bank.colony': 'colony', lot: 'lot' },
 
   frameAudited: { ...colony, frame: 'frame' },
   framesMoved: { 'moves.*.frame': 'frame', 'moves.*.from.box': 'box', 'moves.*.to.box': 'box' },

@@ -2,7 +2,8 @@ import type { OddsQuestion, RearingSeason, Round } from '@yellow-cell/contract';
 import type { Day } from '../calendar/days.ts';
 import { type Constants, defaultConstants } from '../constants/registry.ts';
 import { discardedOf } from './cellsOf.ts';
-import { type RipeDay, type RoundView, roomsFor, roundViews } from './rearing.ts';
+import { stillWanted } from './lotsOf.ts';
+import { lotStates, type RipeDay, type RoundView, roomsFor, roundViews } from './rearing.ts';
 
 /** The same plan is played alike on every device. */
 const SEED = 1;
@@ -23,10 +24,10 @@ export function oddsAsked(
   const ripe = roomsFor(all, views, constants, today);
   return {
     today,
-    lots: season.lots
-      .filter(({ by }) => by >= today)
+    lots: lotStates(all, views, ripe, today)
+      .filter(({ lot }) => stillWanted(lot) > 0)
       .slice(0, MOST.lots)
-      .map(({ id, queens, by }) => ({ name: id, queens, by })),
+      .map(({ lot, by }) => ({ name: lot.id, queens: stillWanted(lot), by })),
     rounds: views
       .filter(({ open, queens, outcome }) => open > 0 || queens > (outcome?.taken ?? 0))
       .slice(-MOST.rounds)

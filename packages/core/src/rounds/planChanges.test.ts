@@ -118,4 +118,11 @@ describe('a plan that is made anew', () => {
       }),
     );
   });
+
+  it('says of a plan whose day is past that nothing is told of its graft, moved or dropped', () => {
+    const why = 'its day is past, and nothing is told of its graft';
+    const past = round('a', '2026-06-03');
+    expect(changes([past], [round('n', '2026-06-09')])).toMatchObject([{ kind: 'moved', why }]);
+    expect(changes([past], [])).toMatchObject([{ kind: 'dropped', why }]);
+  });
 });

@@ -74,6 +74,7 @@ const dayOf = ({ known, next }: PlanChange): Day => next?.graftedOn ?? known?.gr
 
 /** What stands in the way of a round as it was planned, else that others serve better. */
 function whyNot({ graftedOn }: Round, question: SeasonQuestion): string {
+  if (graftedOn < question.from) return 'its day is past, and nothing is told of its graft';
   const { weekdays, closed: _closed, ...always } = { ...question, from: graftedOn, to: graftedOn };
   const can = (more: Partial<SeasonQuestion>) => graftDays({ ...always, ...more })[0];
   const day = can(question.closed ? { closed: question.closed } : {});

@@ -1,10 +1,10 @@
 import type { LogEvent, RearingSeason, Round } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
+import { plusDays } from '../calendar/days.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { fold } from '../yard/fold.ts';
 import { known, told } from '../yard/story.test.kit.ts';
-import { lotsOf } from './lotsOf.ts';
-import { lotStates, roomsFor, roundFor, roundViews } from './rearing.ts';
+import { lotStates, roomsByDay, roomsFor, roundFor, roundViews } from './rearing.ts';
 import { seasonOf as season } from './season.test.kit.ts';
 
 const TODAY = '2026-05-31';
@@ -63,11 +63,29 @@ describe('what there is for a lot', () => {
     const of = season({
       rounds: [round('a', '2026-05-01', 30, { accepted: { on: TODAY, cells: 20 } })],
       outcomes: [{ round: 'a', given: 20, takes: 6, taken: 2, misses: 4 }],
-      lots: [lot('B', 6, '2026-07-01'), lot('A', 4, '2026-06-20'), lot('gone', 9, '2026-05-30')],
+      lots: [lot('B', 6, '2026-07-01'), lot('A', 4, '2026-06-20'), lot('gone', 9, plusDays(TODAY, -151))],
     });
     expect(statesOf(of)).toMatchObject([
       { lot: { id: 'A' }, wanted: 4, have: 4, open: 10 },
       { lot: { id: 'B' }, wanted: 10, have: 4, open: 10 },
+    ]);
+  });
+  it('are wanted no more once they are handed over, and until they are, also after their day', () => {
+    const of = season({
+      outcomes: [{ round: 'a', given: 20, takes: 9, taken: 5, misses: 4 }],
+      rounds: [round('a', '2026-04-20', 30, { accepted: { on: TODAY, cells: 20 } })],
+      lots: [
+        { ...lot('late', 8, plusDays(TODAY, -150)), handedOver: 5 },
+        { ...lot('whole', 3, plusDays(TODAY, -1)), handedOver: 3 },
+        { ...lot('today', 2, TODAY), handedOver: 2 },
+        lot('B', 6, '2026-07-01'),
+      ],
+    });
+    // What is overdue comes first, and is wanted today.
+    expect(statesOf(of)).toMatchObject([
+      { lot: { id: 'late' }, by: TODAY, wanted: 3, have: 4 },
+      { lot: { id: 'today' }, by: TODAY, wanted: 3, have: 4 },
+      { lot: { id: 'B' }, by: '2026-07-01', wanted: 9, have: 4 },
     ]);
   });
   it('leaves out cells that find no room, and rounds that are too late', () => {
@@ -106,6 +124,21 @@ describe('rooms against cells', () => {
       { on: '2026-06-04', cells: 3, free: 2, over: 1 },
       { on: '2026-06-11', cells: 3, free: 1, over: 2 },
     ]);
+    const free = roomsByDay('2026-05-31', '2026-07-20', of, views(of), defaultConstants, TODAY);
+    const steps = free.flatMap((count, at) =>
+      count === (free[at - 1] ?? -1) ? [] : [[plusDays('2026-05-31', at), count]],
+    );
+    const back_d = defaultConstants.eggsExpected_d + defaultConstants.harvestExpected_d;
+    expect(steps).toEqual([
+      ['2026-05-31', 1],
+      ['2026-06-03', 2],
+      ['2026-06-05', 0],
+      ['2026-06-08', 1],
+      ['2026-06-12', 0],
+      ['2026-06-20', 1],
+      [plusDays('2026-06-04', back_d), 3],
+      [plusDays('2026-06-11', back_d), 4],
+    ]);
   });
 });
 
@@ -139,15 +172,5 @@ describe('plans and lots', () => {
     expect(
       fold(known, [grafted('2026-05-09'), { ...drop, occurredAt: '2026-05-10T09:00:00Z' }]).toSettle,
     ).toHaveLength(1);
-  });
-  it('of a lot the last word holds, unless it was taken back', () => {
-    const wanted = (on: string, queens: number, id: string) =>
-      told('lotWanted', on, { lot: 'l', name: 'Order', queens, by: '2026-07-01' }, { id });
-    const first = wanted('2026-05-01', 10, 'one');
-    const second = wanted('2026-05-02', 12, 'two');
-    expect(lotsOf([second, first])).toMatchObject([{ queens: 12 }]);
-    const back = told('withdrawn', '2026-05-03', {}, { corrects: 'two' });
-    expect(lotsOf([first, second, back])).toMatchObject([{ queens: 10 }]);
-    expect(lotsOf([first, told('lotDropped', '2026-05-04', { lot: 'l' })])).toEqual([]);
   });
 });

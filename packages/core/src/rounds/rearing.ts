@@ -1,9 +1,10 @@
 import type { CalendarAnswer, Lot, RearingSeason, Round, RoundOutcome } from '@yellow-cell/contract';
-import { type Day, plusDays } from '../calendar/days.ts';
+import { type Day, daysBetween, later, plusDays } from '../calendar/days.ts';
 import { roundCalendar } from '../calendar/roundCalendar.ts';
 import type { Constants } from '../constants/registry.ts';
 import { cells } from '../mating/cells.ts';
 import { discardedOf } from './cellsOf.ts';
+import { isOpen, stillWanted } from './lotsOf.ts';
 
 /** A round with its days, and what is known or expected of its cells. */
 export interface RoundView {
@@ -15,6 +16,8 @@ export interface RoundView {
   queens: number;
   open: number;
   outcome: RoundOutcome | undefined;
+  /** Its graft was planned for a day that is past, and is not told of: it has no cells. */
+  missed: boolean;
 }
 
 /** Cells that so many larvae come to in the mean, by what was counted of others. */
@@ -37,9 +40,12 @@ export function roundViews(
       });
       const outcome = outcomes.find((each) => each.round === round.id);
       const given = outcome?.given ?? 0;
+      const missed = isMissed(round, today);
       const expected = Math.max(
         0,
-        (round.accepted?.cells ?? cellsExpected(round.grafts, { accepted })) - discardedOf(round),
+        missed
+          ? 0
+          : (round.accepted?.cells ?? cellsExpected(round.grafts, { accepted })) - discardedOf(round),
       );
       // Until its cells are ripe all that was taken on and not thrown away may be given; afterwards what was given is all.
       const ripe = days.emergence[1];
@@ -52,14 +58,21 @@ export function roundViews(
         queens,
         open: Math.max(0, all - queens - (outcome?.misses ?? 0)),
         outcome,
+        missed,
       };
     });
 }
 
+/** Whether a plan’s day is past, and nothing was grafted. */
+export const isMissed = ({ planned, graftedOn }: Pick<Round, 'planned' | 'graftedOn'>, today: Day): boolean =>
+  planned === true && graftedOn < today;
+
 /** What there is for a lot, and for all lots that are due before it. */
 export interface LotState {
   lot: Lot;
-  /** Of it and of all lots before it together. */
+  /** The day by which its queens are wanted; of a lot that is overdue, today. */
+  by: Day;
+  /** Of it and of all lots before it together, less what was handed over. */
   wanted: number;
   have: number;
   open: number;
@@ -76,12 +89,14 @@ export function lotStates(
   let wanted = 0;
   return [...lots]
     .sort((one, other) => (one.by < other.by ? -1 : one.by > other.by ? 1 : 0))
-    .filter(({ by }) => by >= today)
+    .filter((lot) => lot.by >= today || isOpen(lot, today))
     .map((lot) => {
-      wanted += lot.queens;
-      const ready = views.filter(({ days }) => days.take[0] <= lot.by);
+      wanted += stillWanted(lot);
+      const by = later(lot.by, today);
+      const ready = views.filter(({ days }) => days.take[0] <= by);
       return {
         lot,
+        by,
         wanted,
         have: ready.reduce((sum, { queens, outcome }) => sum + queens - (outcome?.taken ?? 0), 0),
         open: ready.reduce((sum, view) => sum + view.open - overOf(view.round.id), 0),
@@ -121,22 +136,35 @@ export const roomsFor = (...asked: Parameters<typeof allotted>): RipeDay[] => al
 /** Days from which rooms are free once all these rounds have theirs, earliest first. */
 export const roomsAfter = (...asked: Parameters<typeof allotted>): Day[] => allotted(...asked).free;
 
+/** Rooms that are free on each of these days, both included, before what is ripe on it is given. */
+export function roomsByDay(from: Day, to: Day, ...asked: Parameters<typeof allotted>): number[] {
+  const { free, held } = allotted(...asked);
+  const spans = [...held, ...free.map((since) => ({ since, until: to }))];
+  return Array.from({ length: daysBetween(from, to) + 1 }, (_, at) => {
+    const day = plusDays(from, at);
+    return spans.filter(({ since, until }) => since <= day && day <= until).length;
+  });
+}
+
 function allotted(
   { rooms }: Pick<RearingSeason, 'rooms'>,
   views: readonly RoundView[],
   constants: Constants,
   today: Day,
-): { ripe: RipeDay[]; free: Day[] } {
+): { ripe: RipeDay[]; free: Day[]; held: { since: Day; until: Day }[] } {
   /** Days on which rooms are given back, as they stand; taken by a cell, a room is free again once its queen is taken. */
   const free = rooms.map(({ freeFrom }) => freeFrom).sort();
+  /** Rooms that were free from a day on until they took a cell. */
+  const held: { since: Day; until: Day }[] = [];
   const ripe = views
     .filter(({ days, outcome, cells: all }) => days.emergence[1] >= today && (outcome?.given ?? 0) < all)
     .map(({ round, days, cells: all, outcome }) => {
       const left = all - (outcome?.given ?? 0);
       const ready = free.filter((day) => day <= days.ripe);
       const taken = ready.slice(0, left);
-      for (const day of taken) {
-        free.splice(free.indexOf(day), 1);
+      for (const since of taken) {
+        held.push({ since, until: days.ripe });
+        free.splice(free.indexOf(since), 1);
         free.push(plusDays(days.ripe, constants.eggsExpected_d + constants.harvestExpected_d));
       }
       free.sort();
@@ -148,5 +176,5 @@ function allotted(
         over: Math.max(0, left - ready.length),
       };
     });
-  return { ripe, free };
+  return { ripe, free, held };
 }

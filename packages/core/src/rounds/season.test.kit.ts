@@ -10,6 +10,7 @@ export const seasonOf = (more: Partial<RearingSeason>): RearingSeason => ({
   accepted: { cells: 0, grafts: 0 },
   flown: { months: [], days: [] },
   rooms: [],
+  banked: [],
   ...more,
 });
 

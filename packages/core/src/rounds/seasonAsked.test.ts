@@ -114,6 +114,41 @@ describe('the rest of a season as a question', () => {
     expect(onTheDay.question).toMatchObject({ from: '2026-06-04', to: '2026-06-04' });
   });
 
+  it('wants what is overdue as soon as it can be, before what is wanted later, and nothing that was handed over', () => {
+    const overdue = { ...lot('A', 9, '2026-05-20'), handedOver: 4 };
+    const { question, needs, earliest } = ask(
+      season({ lots: [overdue, lot('B', 10, '2026-08-10')] }),
+      EVENLY,
+    );
+    expect(needs.map(({ queens }) => queens)).toEqual([5, 10]);
+    expect(question?.lots.map(({ name, by }) => [name, by])).toEqual([
+      ['lot-A', plusDays(earliest, 7)],
+      ['lot-B', '2026-08-10'],
+    ]);
+    expect(ask(season({ lots: [{ ...overdue, handedOver: 9 }] })).needs).toEqual([]);
+  });
+
+  it('a plan whose day is past serves nothing and takes up nothing; made anew, it may be another', () => {
+    const plan: Round = {
+      id: 'm',
+      number: 5,
+      donor: 'Ash',
+      graftedOn: '2026-05-30',
+      grafts: 40,
+      planned: true,
+    };
+    const none = ask(season({}), EVENLY);
+    const missed = season({ rounds: [{ ...plan, comb: { at: '2026-05-26T08:00:00Z' } }] });
+    expect(ask(missed, EVENLY).needs).toEqual(none.needs);
+    expect(ask(missed, EVENLY)).toMatchObject({ plans: [], question: { standing: [] } });
+    const { plans, question } = ask(missed, EVENLY, true);
+    expect(plans.map(({ id }) => id)).toEqual(['m']);
+    // Nothing draws it back to a day that is gone.
+    expect(question?.stay?.rounds).toEqual([]);
+    // Of a plan for today the graft is still to come.
+    expect(ask(season({ rounds: [{ ...plan, graftedOn: TODAY }] }), EVENLY, true).plans).toEqual([]);
+  });
+
   it('has no bank without places, and is a question that the solver takes however the rooms lie', () => {
     expect(ask(season({}), { ...HABITS, bank: { days: 21, places: 0 } }).question).not.toHaveProperty('bank');
     fc.assert(

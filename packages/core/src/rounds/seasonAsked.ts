@@ -4,7 +4,7 @@ import { roundCalendar } from '../calendar/roundCalendar.ts';
 import type { Constants } from '../constants/registry.ts';
 import { cells } from '../mating/cells.ts';
 import { flyingEnds } from './flights.ts';
-import { lotStates, type RoundView, roomsAfter, roomsFor, roundViews } from './rearing.ts';
+import { isMissed, lotStates, type RoundView, roomsAfter, roomsFor, roundViews } from './rearing.ts';
 import { habitsAsked, type SeasonHabits } from './seasonHabits.ts';
 import { spellsOf } from './spellsOf.ts';
 
@@ -13,13 +13,20 @@ export interface SeasonAsked {
   /** Undefined where nothing more is wanted, or nothing can be ready in time. */
   question: SeasonQuestion | undefined;
   /** Queens that new rounds are to give in the mean, so that each lot is ready as surely as wanted; its name in the question is its id. */
-  needs: readonly { lot: Lot; queens: number }[];
+  needs: readonly LotNeed[];
   /** The first day on which queens of a new round are ready. */
   earliest: Day;
   /** The last graft before winter; undefined where there is none. */
   lastGraft: Day | undefined;
   /** Rounds that are planned anew. */
   plans: readonly Round[];
+}
+
+/** Queens that new rounds are to give to a lot, and by when: what is overdue is wanted as soon as it can be. */
+export interface LotNeed {
+  lot: Lot;
+  by: Day;
+  queens: number;
 }
 
 /** Less than a queen by rounding is none. */
@@ -36,7 +43,7 @@ export interface AskedWith {
   flying: readonly number[];
 }
 
-/** With `remake` the rounds that are planned, and whose donor has no comb yet, may be others: the plan stays near them at the price of a change. */
+/** With `remake` the rounds that are planned, and whose donor has no comb yet or whose day is past, may be others: the plan stays near them at the price of a change. */
 export function seasonAsked(
   season: RearingSeason,
   { constants, today, habits, flying }: AskedWith,
@@ -49,8 +56,8 @@ export function seasonAsked(
   const stands = { ...season, rounds: season.rounds.filter((round) => !plans.includes(round)) };
   const views = roundViews(stands, constants, today);
   const needs = needsOf(stands, views, earliest, { constants, today, habits, flying });
-  const inTime = needs.filter(({ lot, queens }) => queens > 0 && lot.by >= earliest);
-  const last = inTime.map(({ lot }) => lot.by).reduce(later, earliest);
+  const inTime = needs.filter(({ by, queens }) => queens > 0 && by >= earliest);
+  const last = inTime.map(({ by }) => by).reduce(later, earliest);
   const lastGraft = lastGraftOf(today, flying, constants);
   const to = [plusDays(last, -take_d), lastGraft ?? last].reduce(earlier);
   const asked = { needs, earliest, lastGraft, plans };
@@ -61,10 +68,10 @@ export function seasonAsked(
     question: {
       from,
       to,
-      lots: inTime.map(({ lot, queens }) => ({
+      lots: inTime.map(({ lot, by, queens }) => ({
         name: lot.id,
         queens,
-        by: lot.by,
+        by,
         value: lot.worth ?? habits.prices.queen,
       })),
       compartments: groupsOf(roomsAfter(stands, views, constants, today), today, last),
@@ -81,9 +88,12 @@ export function seasonAsked(
 /** A donor that is given her comb today is grafted from then. */
 const firstGraft = (today: Day): Day => plusDays(today, fromGraft(today, 0).comb_d);
 
-/** Rounds that are planned, and whose donor has no comb yet. */
+/** Rounds that are planned and whose donor has no comb yet, and those whose day is past. */
 export const plansToChange = ({ rounds }: Pick<RearingSeason, 'rounds'>, today: Day): Round[] =>
-  rounds.filter(({ planned, comb, graftedOn }) => planned && !comb && graftedOn >= firstGraft(today));
+  rounds.filter(
+    (round) =>
+      isMissed(round, today) || (round.planned && !round.comb && round.graftedOn >= firstGraft(today)),
+  );
 
 /** Days from a graft until the last of its queens is taken, and before it from the comb that its donor is given. */
 export function fromGraft(graft: Day, laying_d: number): { take_d: number; comb_d: number } {
@@ -95,7 +105,7 @@ const monthOf = (day: Day): number => Number(day.slice(5, 7)) - 1;
 /** Rounds that stay and whose work, cells or queens are still to come. */
 const standingOf = (views: readonly RoundView[], from: Day): NonNullable<SeasonQuestion['standing']> =>
   views
-    .filter(({ days }) => days.take[1] >= from)
+    .filter(({ days, missed }) => !missed && days.take[1] >= from)
     .map(({ round, cells }) => ({ graft: round.graftedOn, cells }));
 
 function stayNear(
@@ -131,16 +141,17 @@ function needsOf(
   views: readonly RoundView[],
   earliest: Day,
   { constants, today, habits }: AskedWith,
-): SeasonAsked['needs'] {
+): LotNeed[] {
   const rate = rateOf(season);
   /** Cells of new rounds that lots before this one have. */
   let booked = 0;
   return lotStates(season, views, roomsFor(season, views, constants, today), today).map(
     ({ lot, wanted, have, open }) => {
       const more = Math.max(0, cellsWanted(wanted - have, season, habits.surely) - open - booked);
+      const by = lot.by < today ? plusDays(earliest, WEEK_D) : lot.by;
       // What is too late for this lot stands open for the next one.
-      if (lot.by >= earliest) booked += more;
-      return { lot, queens: Math.ceil(rate * more - TINY) };
+      if (by >= earliest) booked += more;
+      return { lot, by, queens: Math.ceil(rate * more - TINY) };
     },
   );
 }

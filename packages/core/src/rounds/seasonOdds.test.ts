@@ -227,7 +227,8 @@ describe('a season as a question of its odds', () => {
     ],
     lots: [
       { id: 'l', name: 'A', queens: 5, by: '2026-07-15' },
-      { id: 'past', name: 'P', queens: 5, by: '2026-05-30' },
+      { id: 'overdue', name: 'P', queens: 5, by: '2026-05-30', handedOver: 3 },
+      { id: 'whole', name: 'W', queens: 5, by: '2026-07-15', handedOver: 5 },
     ],
     record: { takes: 22, tried: 36 },
     accepted: { cells: 70, grafts: 100 },
@@ -242,7 +243,11 @@ describe('a season as a question of its odds', () => {
       { graft: '2026-05-25', grafts: 0, cells: 18, rooms: 15, queens: 0 },
       { graft: '2026-06-05', grafts: 30, cells: 0, rooms: 0, queens: 0 },
     ]);
-    expect(asked.lots.map(({ name }) => name)).toEqual(['l']);
+    // What is overdue is wanted today, and before all else.
+    expect(asked.lots).toEqual([
+      { name: 'overdue', queens: 2, by: TODAY },
+      { name: 'l', queens: 5, by: '2026-07-15' },
+    ]);
     expect(asked.constants).toEqual({});
   });
 

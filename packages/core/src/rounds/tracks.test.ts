@@ -1,8 +1,9 @@
-import type { Round } from '@yellow-cell/contract';
+import type { RearingSeason, Round } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { plusDays } from '../calendar/days.ts';
 import { defaultConstants } from '../constants/registry.ts';
-import { roundViews } from './rearing.ts';
+import { lotStates, roundViews } from './rearing.ts';
+import { seasonOf } from './season.test.kit.ts';
 import { tracksOf } from './tracks.ts';
 
 const GRAFT = '2026-05-11';
@@ -15,12 +16,14 @@ const round = (more: Partial<Round> = {}): Round => ({
   accepted: { on: '2026-05-12', cells: 30 },
   ...more,
 });
-const of = (...rounds: Round[]) =>
-  tracksOf(
-    roundViews({ rounds, outcomes: [], accepted: { cells: 0, grafts: 0 } }, defaultConstants, '2026-05-20'),
-    '2026-05-07',
-    '2026-05-25',
-  );
+const TODAY = '2026-05-20';
+const tracks = (more: Partial<RearingSeason>) => {
+  const season = seasonOf(more);
+  const views = roundViews(season, defaultConstants, TODAY);
+  const lots = lotStates(season, views, [], TODAY);
+  return tracksOf({ views, lots, season }, '2026-05-07', '2026-05-25');
+};
+const of = (...rounds: Round[]) => tracks({ rounds });
 /** Days on which the load is another than the day before. */
 const steps = (load: readonly number[]) =>
   load.flatMap((cells, at) => (cells === (load[at - 1] ?? 0) ? [] : [[plusDays('2026-05-07', at), cells]]));
@@ -66,6 +69,27 @@ describe('what rounds take up', () => {
       ['2026-05-07', 20],
       ['2026-05-12', 25],
       ['2026-05-22', 0],
+    ]);
+  });
+  it('keeps banked queens until lots are handed over, those first that came first', () => {
+    const lot = (id: string, queens: number, by: string, handedOver = 0) => ({
+      id,
+      name: id,
+      queens,
+      by,
+      handedOver,
+    });
+    const banked = [{ since: '2026-05-01' }, { since: '2026-05-09' }, { since: '2026-05-09' }];
+    expect(steps(tracks({ banked }).bank)).toEqual([
+      ['2026-05-07', 1],
+      ['2026-05-09', 3],
+    ]);
+    const lots = [lot('later', 5, '2026-05-24'), lot('overdue', 3, '2026-05-18', 1)];
+    expect(steps(tracks({ banked, lots }).bank)).toEqual([
+      ['2026-05-07', 1],
+      ['2026-05-09', 3],
+      ['2026-05-21', 1],
+      ['2026-05-25', 0],
     ]);
   });
 });

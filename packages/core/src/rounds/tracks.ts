@@ -1,5 +1,7 @@
-import { type Day, daysBetween, plusDays } from '../calendar/days.ts';
-import type { RoundView } from './rearing.ts';
+import type { RearingSeason } from '@yellow-cell/contract';
+import { type Day, daysBetween, later, plusDays } from '../calendar/days.ts';
+import { stillWanted } from './lotsOf.ts';
+import type { LotState, RoundView } from './rearing.ts';
 
 /** A span of days, both included, that a round takes something up. */
 export interface Taken {
@@ -15,13 +17,24 @@ export interface Tracks {
   from: Day;
   finisher: readonly number[];
   incubator: readonly number[];
+  /** Queens that stand in banks: since they came there, and until lots are handed over, first come first served. */
+  bank: readonly number[];
 }
 
 /** As told where it was told; else cells go from the starter to the finisher the day after the graft and stay until they are ripe (handbook 5). */
-export function tracksOf(views: readonly RoundView[], from: Day, to: Day): Tracks {
+export function tracksOf(
+  {
+    views,
+    lots,
+    season,
+  }: { views: readonly RoundView[]; lots: readonly LotState[]; season: Pick<RearingSeason, 'banked'> },
+  from: Day,
+  to: Day,
+): Tracks {
   const days = Math.max(0, daysBetween(from, to) + 1);
   const finisher = new Array<number>(days).fill(0);
   const incubator = new Array<number>(days).fill(0);
+  const bank = new Array<number>(days).fill(0);
   const add = (load: number[], cells: number, since: Day, until: Day): void => {
     for (let at = Math.max(0, daysBetween(from, since)); at <= daysBetween(from, until) && at < days; at++)
       load[at] = (load[at] ?? 0) + cells;
@@ -37,6 +50,10 @@ export function tracksOf(views: readonly RoundView[], from: Day, to: Day): Track
       if (where === 'incubator') add(incubator, count, day, on.emergence[1]);
     }
   }
+  const leave = lots.flatMap(({ lot, by }) => new Array<Day>(stillWanted(lot)).fill(by));
+  season.banked.forEach(({ since }, place) => {
+    add(bank, 1, since, leave[place] ?? to);
+  });
   const spans = (of: (view: RoundView) => readonly [Day, Day]): Taken[] =>
     views.map((view) => {
       const [since, until] = of(view);
@@ -48,9 +65,9 @@ export function tracksOf(views: readonly RoundView[], from: Day, to: Day): Track
     from,
     finisher: finisher.map((count) => Math.max(0, count)),
     incubator,
+    bank,
   };
 }
-const later = (a: Day, b: Day): Day => (a > b ? a : b);
 
 const finishedFrom = ({ round, days }: RoundView): Day =>
   round.moved?.find(({ to }) => to === 'finisher')?.on ?? plusDays(days.graft, 1);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { RoundView } from '../rounds/rearing.ts';
 import type { BoxView, CompartmentView } from './boxView.ts';
-import { calendarEntries, roundEntries } from './calendarEntries.ts';
+import { calendarEntries, lotEntries, roundEntries } from './calendarEntries.ts';
 import type { Expectation } from './due/expectation.ts';
 
 const work = (more: Partial<Expectation> = {}): Expectation => ({
@@ -32,10 +32,10 @@ describe('a calendar of a yard', () => {
       id: 'y giveCell give-a-ripe-cell 2026-06-02',
     });
     // Each reason once, with all the rooms that it is of.
-    expect(one?.details).toBe('Quarry\nB1, B2, B3, B4, B5, 30 May – 4 Jun: It is ready.');
+    expect(one?.details).toBe('B1, B2, B3, B4, B5, 30 May – 4 Jun: It is ready.');
+    expect(one?.place).toBe('Quarry');
     const [two] = entries([box('B1', work()), box('B2', work({ reason: 'Its queen was taken.' }))]);
     expect(two?.details.split('\n')).toEqual([
-      'Quarry',
       'B1, 30 May – 4 Jun: It is ready.',
       'B2, 30 May – 4 Jun: Its queen was taken.',
     ]);
@@ -101,5 +101,30 @@ it('a calendar of rounds has what a round asks for, while its window lasts', () 
     ['Stock the rooms, round 7', '2026-06-10'],
     ['Ripe: give them, round 7', '2026-06-11'],
   ]);
-  expect(roundEntries([view], '2026-05-29')[0]?.title).toBe('Graft, round 7');
+  // What was not done on its day stays asked for until it can be done no more.
+  const next = (on: string) => roundEntries([view], on)[0];
+  expect(next('2026-05-29')).toMatchObject({ title: 'Drawn comb to the donor, round 7', on: '2026-05-29' });
+  expect(next('2026-06-01')?.title).toBe('Drawn comb to the donor, round 7');
+  expect(next('2026-06-02')).toMatchObject({ title: 'Graft, round 7', on: '2026-06-02' });
+  const last = roundEntries([view], '2026-06-13').map(({ title }) => title);
+  expect(last).toEqual(['Graft, round 7', 'Ripe: give them, round 7']);
+});
+
+it('names the lots that are still to be handed over, those that are overdue on the day', () => {
+  const lot = (id: string, by: string, handedOver: number) => ({
+    lot: { id, name: id, queens: 12, by, handedOver },
+    by: by < '2026-06-10' ? '2026-06-10' : by,
+    wanted: 0,
+    have: 0,
+    open: 0,
+  });
+  const lots = [
+    lot('Course', '2026-06-08', 11),
+    lot('Valley', '2026-06-10', 0),
+    lot('Done', '2026-06-20', 12),
+  ];
+  expect(lotEntries(lots, '2026-06-10').map(({ title, details, on }) => [title, details, on])).toEqual([
+    ['Hand over 1 queen: Course', 'Wanted by 8 Jun, overdue.', '2026-06-10'],
+    ['Hand over 12 queens: Valley', 'Wanted by 10 Jun.', '2026-06-10'],
+  ]);
 });

@@ -1,8 +1,9 @@
 import { type Day, earlier, later } from '../calendar/days.ts';
 import { showDay, showWindow } from '../calendar/showDay.ts';
-import type { RoundView } from '../rounds/rearing.ts';
-import { roundSteps } from '../rounds/roundSteps.ts';
-import { capital } from '../say/words.ts';
+import { stillWanted } from '../rounds/lotsOf.ts';
+import type { LotState, RoundView } from '../rounds/rearing.ts';
+import { isAhead, roundSteps } from '../rounds/roundSteps.ts';
+import { capital, countOf } from '../say/words.ts';
 import { slugOf } from '../slug.ts';
 import type { BoxView, CompartmentView } from './boxView.ts';
 import type { Expectation } from './due/expectation.ts';
@@ -13,6 +14,9 @@ export interface CalendarEntry {
   /** The same for the same work, so that a calendar that is read again changes it and does not double it. */
   id: string;
   title: string;
+  /** Its yard, where it is of one. */
+  place?: string;
+  /** Why and when, a reason a line. */
   details: string;
   on: Day;
   /** Where hours count: the instant by which it must be done. */
@@ -64,7 +68,8 @@ export function calendarEntries(
       {
         id: `${yard.id} ${key}`,
         title: `${title}: ${named}`,
-        details: [yard.name, ...reasonsOf(group, on)].join('\n'),
+        place: yard.name,
+        details: reasonsOf(group, on).join('\n'),
         on: later(on, expected),
         ...(by === undefined ? {} : { by }),
       },
@@ -82,11 +87,27 @@ function reasonsOf(group: readonly Wanted[], on: Day): string[] {
   return [...rooms].map(([why, names]) => `${names.join(', ')}, ${why}`);
 }
 
+/** Lots that are to be handed over from a day on; what is overdue stands on that day. */
+export const lotEntries = (lots: readonly LotState[], on: Day): CalendarEntry[] =>
+  lots.flatMap(({ lot, by }) => {
+    const left = stillWanted(lot);
+    if (left === 0) return [];
+    const overdue = lot.by < on ? ', overdue' : '';
+    return [
+      {
+        id: `${lot.id} handed over`,
+        title: `Hand over ${countOf(left, 'queen')}: ${lot.name}`,
+        details: `Wanted by ${showDay(lot.by, on)}${overdue}.`,
+        on: later(on, by),
+      },
+    ];
+  });
+
 /** What rounds ask for from a day on: the first day of each window that is not over. */
 export function roundEntries(rounds: readonly RoundView[], on: Day): CalendarEntry[] {
   return rounds.flatMap((view) =>
     roundSteps(view)
-      .filter(({ asks, to }) => asks && to >= on)
+      .filter((step) => step.asks && isAhead(step, on))
       .map(
         ({ title, from, to, detail }): CalendarEntry => ({
           id: `${view.round.id} ${title}`,

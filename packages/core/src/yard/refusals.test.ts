@@ -1,4 +1,4 @@
-import type { LogEvent } from '@yellow-cell/contract';
+import type { LogEvent, QueenFate } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { bodiesOf } from '../box/stack.ts';
 import { plusDays } from '../calendar/days.ts';
@@ -43,6 +43,13 @@ describe('what cannot be so waits to be settled', () => {
     expect(refusal(emerged, eggs, other, seen('colony-2'))).toBeDefined();
     const died = told('queenTaken', day(16), { ...OF, to: 'died', beesRemain: true });
     expect(refusal(emerged, eggs, died, seen(OF.colony, day(17)))).toBeDefined();
+  });
+  it('a queen handed over for a lot who is neither sold nor goes to a colony', () => {
+    const [emerged, eggs] = [told('cellOpened', day(3), OF), told('eggsSeen', day(14), OF)];
+    const taken = (to: QueenFate) => told('queenTaken', day(16), { ...OF, to, beesRemain: true, lot: 'l' });
+    for (const to of ['sold', 'colony'] as const) expect(refusal(emerged, eggs, taken(to))).toBeUndefined();
+    for (const to of ['bank', 'culled', 'died', 'aside'] as const)
+      expect(refusal(emerged, eggs, taken(to))).toContain('only where she is sold');
   });
 });
 

@@ -5,13 +5,21 @@ import { draft } from '../../app/useLog.ts';
 import { useRound } from '../../yard/useRound.tsx';
 import type { YardView } from '../../yard/useYard.ts';
 import type { ActForm } from './actForm.ts';
+import { useTrialSides } from './useTrialSides.tsx';
 
 export function useCell(view: YardView): ActForm {
   const { round, left, field } = useRound(view);
+  const trial = useTrialSides(view, round);
   return {
     words: 'Cell given',
     ready: true,
-    fields: <div className="max-w-xl">{field}</div>,
+    fields: (
+      <div className="grid max-w-xl gap-x-3 sm:grid-cols-2">
+        {field}
+        {trial.field}
+      </div>
+    ),
+    ...(trial.apart ? { apart: trial.apart } : {}),
     drafts: useCallback(
       ({ box, room }: ManyRoom) => [
         draft('cellGiven', { ...inRoom(box.box, room), attempt: newId(), ...(round ? { round } : {}) }),

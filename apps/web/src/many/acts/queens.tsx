@@ -1,9 +1,24 @@
 import type { QueenColour, QueenFate } from '@yellow-cell/contract';
-import { attemptOf, fateWords, inRoom, type ManyRoom, nextMark, yearColour } from '@yellow-cell/core';
+import {
+  attemptOf,
+  countOf,
+  fateWords,
+  inRoom,
+  type ManyRoom,
+  nextMark,
+  showDay,
+  stillWanted,
+  yearColour,
+} from '@yellow-cell/core';
 import { useCallback, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useSay } from '../../app/units.ts';
 import { draft } from '../../app/useLog.ts';
 import { SelectField, TextField } from '../../parts/Field.tsx';
+import { LotField } from '../../rounds/LotField.tsx';
+import { useOpenLots } from '../../rounds/useOpenLots.ts';
 import { queenColours } from '../../yard/queenColours.ts';
+import { queenName } from '../../yard/queenName.ts';
 import type { YardView } from '../../yard/useYard.ts';
 import { type ActForm, at } from './actForm.ts';
 
@@ -97,14 +112,31 @@ export function useMark(view: YardView): ActForm {
 }
 
 const FATES = ['sold', 'colony', 'bank', 'culled'] as const satisfies readonly QueenFate[];
+/** Where queens go that are wanted by somebody. */
+const WANTED: readonly QueenFate[] = ['sold', 'colony'];
 
-export function useTaken(): ActForm {
+/** Asked for a lot, queens are handed over for it. */
+export function useTaken({ on }: YardView): ActForm {
+  const [params] = useSearchParams();
+  const lots = useOpenLots();
   const [to, setTo] = useState<QueenFate>('sold');
+  const [wanted, setWanted] = useState(params.get('lot') ?? '');
+  const say = useSay();
+  const lot = WANTED.includes(to) ? lots.find(({ id }) => id === wanted) : undefined;
   return {
-    words: `Queens taken, ${fateWords[to]}`,
+    words: lot ? `Queens handed over for ${lot.name}` : `Queens taken, ${fateWords[to]}`,
     ready: true,
+    says: ({ room }) => say(readyWords(room, on)),
+    ...(lot
+      ? {
+          most: {
+            rooms: stillWanted(lot),
+            sentence: `Only ${countOf(stillWanted(lot), 'queen is', 'queens are')} still wanted for ${lot.name}.`,
+          },
+        }
+      : {}),
     fields: (
-      <div className="max-w-xs">
+      <div className="grid max-w-xl gap-x-3 sm:grid-cols-2">
         <SelectField
           label="Where they went"
           value={to}
@@ -117,21 +149,38 @@ export function useTaken(): ActForm {
             </option>
           ))}
         </SelectField>
+        {WANTED.includes(to) && <LotField lots={lots} value={lot?.id ?? ''} onChange={setWanted} />}
       </div>
     ),
     drafts: useCallback(
       (each: ManyRoom) => {
         const [queen] = each.room.queens;
+        // Those of a bank are there already.
+        if (to === 'bank' && each.room.role === 'bank') return [];
         return [
           draft('queenTaken', {
             ...of(each),
             to,
             beesRemain: true,
             ...(queen ? { queen: queen.id } : {}),
+            ...(lot ? { lot: lot.id } : {}),
           }),
         ];
       },
-      [to],
+      [to, lot],
     ),
   };
+}
+
+/** By what one chooses among queens: who she is, how long she has laid, or stood in the bank, and how her brood looked. */
+function readyWords({ queens: [queen], attempt, role }: ManyRoom['room'], on: string): string {
+  const pattern = attempt?.patterns?.at(-1);
+  return [
+    ...(queen ? [queenName(queen)] : []),
+    ...(role === 'bank' && queen
+      ? [`${queen.cage ? `cage ${queen.cage}, ` : ''}in since ${showDay(queen.since, on)}`]
+      : []),
+    ...(attempt?.layingOn ? [`laying since ${showDay(attempt.layingOn, on)}`] : []),
+    ...(pattern ? [`pattern ${pattern.pattern_pct} %`] : []),
+  ].join(', ');
 }

@@ -29,6 +29,8 @@ interface Many {
   seen?: true;
   /** Whether it can be entered for a room as it stands, and does no harm there. */
   fits: (room: CompartmentView, box: BoxView) => boolean;
+  /** True where it is entered for each queen of a bank by herself. */
+  eachQueen?: true;
 }
 
 const reckoned = ({ colony, shares }: CompartmentView): boolean =>
@@ -84,7 +86,12 @@ export const manyActs: Readonly<Record<ManyAct, Many>> = {
   taken: {
     title: 'Take queens',
     dues: ['harvest'],
-    fits: (room) => reckoned(room) && room.role === 'mating' && LAYING.includes(room.status),
+    fits: (room) =>
+      reckoned(room) &&
+      (room.role === 'bank'
+        ? room.queens.length > 0
+        : room.role === 'mating' && LAYING.includes(room.status)),
+    eachQueen: true,
   },
   feed: {
     title: 'Feed',
@@ -134,6 +141,7 @@ export const doorsOf = ({ position }: CompartmentView, { model }: BoxView, letti
 
 export interface ManyRoom {
   box: BoxView;
+  /** Of a bank whose queens are entered for each by herself: with that one alone. */
   room: CompartmentView;
   /** True where it answers work that is due in it. */
   due: boolean;
@@ -141,10 +149,15 @@ export interface ManyRoom {
 
 /** Rooms that an act can be entered for, in the order of the boxes. */
 export function manyRooms(boxes: readonly BoxView[], act: ManyAct): ManyRoom[] {
-  const { dues, fits } = manyActs[act];
+  const { dues, fits, eachQueen } = manyActs[act];
   return boxes.flatMap((box) =>
     box.compartments
       .filter((room) => fits(room, box))
+      .flatMap((room) =>
+        eachQueen && room.role === 'bank'
+          ? room.queens.map((queen) => ({ ...room, queens: [queen] }))
+          : [room],
+      )
       .map((room) => ({ box, room, due: room.due.some(({ kind }) => dues.includes(kind)) })),
   );
 }

@@ -124,7 +124,7 @@ export const queenTellers: Tellers<QueenKind> = {
   }),
 
   queenTaken(telling, { payload }, on) {
-    const { box, colony: id, queen: named, to, beesRemain, backBy, bank, cage } = payload;
+    const { box, colony: id, queen: named, to, beesRemain, backBy, bank, cage, lot } = payload;
     const here = queensIn(telling.queens, id);
     if (named !== undefined && !here.some((queen) => queen.id === named)) {
       const queen = telling.queens.get(named);
@@ -134,6 +134,8 @@ export const queenTellers: Tellers<QueenKind> = {
     const keeper = bank && livingColony(telling, bank, on);
     if (typeof keeper === 'string') return keeper;
     if (bank && to !== 'bank') return 'She is kept in a bank only where she is taken to the bank.';
+    if (lot !== undefined && !HANDED_OVER.includes(to))
+      return 'She is handed over for a lot only where she is sold or goes to a colony.';
     const queen = here.find((each) => each.id === named) ?? (here.length === 1 ? here[0] : undefined);
     const sentence = isBank(telling, payload)
       ? fromBank(telling, payload, queen, on)
@@ -153,6 +155,8 @@ export const queenTellers: Tellers<QueenKind> = {
 };
 
 const SIGHTINGS_KEPT = 12;
+/** What becomes of queens that were wanted. */
+const HANDED_OVER: readonly QueenFate[] = ['sold', 'colony'];
 /** What became of queens that are not given to bees again. */
 const FOR_GOOD: readonly string[] = ['sold', 'culled', 'died', 'lost'];
 
