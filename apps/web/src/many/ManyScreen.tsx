@@ -190,7 +190,9 @@ function Rooms({
     const delivery = await log(`${form.words}: ${countOf(chosen.length, 'room')}`, drafts);
     setRefused(delivery.state === 'refused' ? delivery.problems[0]?.sentence : undefined);
     if (delivery.state !== 'refused') {
-      setByHand({});
+      // What was chosen for the next go while this one was on its way stays chosen.
+      const entered = new Set(chosen.map(({ each }) => keyOf(each)));
+      setByHand((now) => Object.fromEntries(Object.entries(now).filter(([key]) => !entered.has(key))));
       setReason('');
     }
   };

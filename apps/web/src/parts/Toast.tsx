@@ -39,7 +39,7 @@ export function ToastProvider({ children }: { children: ReactNode }) {
       {children}
       <div
         aria-live="polite"
-        className="no-print pointer-events-none fixed inset-x-0 bottom-4 z-50 flex justify-center px-4 max-sm:top-16 max-sm:bottom-auto"
+        className="no-print pointer-events-none fixed inset-x-0 bottom-20 z-50 flex justify-center px-4 max-sm:top-16 max-sm:bottom-auto"
       >
         {message && (
           <div className="pointer-events-auto flex items-center gap-3 rounded-lg bg-ink px-4 py-2 text-paper shadow-lg">
