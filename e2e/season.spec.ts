@@ -137,10 +137,8 @@ test('an order of thirty is planned, dragged, remade after a lost week, given, t
   await forAll(page, 'Eggs seen', 30);
   await onDay(page, after(graftOn, 40));
   await expect(order(page)).toContainText(/are there/);
-  await order(page)
-    .getByRole('link', { name: /^Hand over/ })
-    .first()
-    .click();
+  await order(page).getByRole('button', { name: 'Hand over…' }).click();
+  await order(page).getByRole('link', { name: 'From Quarry meadow' }).click();
   await expect(page.getByLabel('Handed over for').locator('option:checked')).toHaveText(
     /^Order of thirty: 30/,
   );

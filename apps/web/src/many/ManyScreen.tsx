@@ -174,8 +174,20 @@ function Rooms({
   const isChosen = ({ each }: (typeof acts)[number]): boolean => byHand[keyOf(each)] ?? proposed.has(each);
   const chosen = acts.filter(isChosen);
   const warned = chosen.filter(({ warnings }) => warnings.length > 0);
-  const set = (on: boolean) =>
-    setByHand({ ...byHand, ...Object.fromEntries(acts.map(({ each }) => [keyOf(each), on])) });
+  const set = (chosen: (each: ManyRoom) => boolean) =>
+    setByHand({ ...byHand, ...Object.fromEntries(acts.map(({ each }) => [keyOf(each), chosen(each)])) });
+  /** As many as there is enough for. */
+  const share = most && most.rooms > 0 && most.rooms < acts.length ? most.rooms : undefined;
+  const chooseShare = (count: number) => {
+    const share = new Set(
+      fairShare(
+        acts.map(({ each }) => each),
+        count,
+        apart,
+      ),
+    );
+    set((each) => share.has(each));
+  };
   const tooMany = most !== undefined && chosen.length > most.rooms ? most.sentence : undefined;
   const wantsReason = warned.length > 0 || tooMany !== undefined;
   const ready = asked && chosen.length > 0 && (!wantsReason || reason.trim() !== '');
@@ -210,10 +222,19 @@ function Rooms({
                 onChange={({ target }) => onOnly(target.value)}
               />
             </div>
-            <button type="button" className="button mb-2.5 min-h-12" onClick={() => set(true)}>
+            {share !== undefined && (
+              <button type="button" className="button mb-2.5 min-h-12" onClick={() => chooseShare(share)}>
+                {share} of {acts.length}
+              </button>
+            )}
+            <button type="button" className="button mb-2.5 min-h-12" onClick={() => set(() => true)}>
               All {acts.length}
             </button>
-            <button type="button" className="button mb-2.5 min-h-12 font-normal" onClick={() => set(false)}>
+            <button
+              type="button"
+              className="button mb-2.5 min-h-12 font-normal"
+              onClick={() => set(() => false)}
+            >
               None
             </button>
           </div>
@@ -297,7 +318,7 @@ function RoomRow({
             {box.box.label} {room.name}
           </strong>{' '}
           <span className="text-soft">
-            {statusWords[room.status]}
+            {room.role === 'bank' ? 'bank' : statusWords[room.status]}
             {due ? ', due' : ''}
           </span>
           {says && <span className="block text-sm text-soft">{says}</span>}

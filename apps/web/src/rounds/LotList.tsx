@@ -58,7 +58,6 @@ interface LotLineProps {
 function LotLine({ state: { lot, have, open, wanted }, odds, today }: LotLineProps) {
   const say = useSay();
   const log = useLog();
-  const { data: yards } = useSuspenseQuery(yardsQuery);
   const [changing, setChanging] = useState(false);
   const left = stillWanted(lot);
   const isOverdue = lot.by < today && left > 0;
@@ -94,28 +93,51 @@ function LotLine({ state: { lot, have, open, wanted }, odds, today }: LotLinePro
         </p>
       )}
       <p className="flex flex-wrap gap-x-5">
-        {left > 0 &&
-          yards.map(({ id, name }) => (
-            <Link
-              key={id}
-              className="inline-flex min-h-11 items-center text-sm underline"
-              to={`/yard/${id}/many?act=taken&lot=${lot.id}`}
-            >
-              {yards.length > 1 ? `Hand over from ${name}…` : 'Hand over…'}
-            </Link>
-          ))}
-        <button type="button" className="min-h-11 text-sm underline" onClick={() => setChanging(true)}>
+        {left > 0 && <HandOver lot={lot.id} />}
+        <button type="button" className={LINK} onClick={() => setChanging(true)}>
           Change…
         </button>
         <button
           type="button"
-          className="min-h-11 text-sm underline"
+          className={LINK}
           onClick={() => void log(`${lot.name}: no more wanted`, [draft('lotDropped', { lot: lot.id })])}
         >
           {left > 0 ? 'No more wanted' : 'Take it off the list'}
         </button>
       </p>
     </li>
+  );
+}
+
+const LINK = 'inline-flex min-h-11 items-center text-sm underline max-sm:min-h-12';
+
+/** Where its queens are chosen: in the yard, or in the one of several that they stand in. */
+function HandOver({ lot }: { lot: string }) {
+  const { data: yards } = useSuspenseQuery(yardsQuery);
+  const [asking, setAsking] = useState(false);
+  const to = (yard: string) => `/yard/${yard}/many?act=taken&lot=${lot}`;
+  const [only, ...others] = yards;
+  if (only && others.length === 0)
+    return (
+      <Link className={LINK} to={to(only.id)}>
+        Hand over…
+      </Link>
+    );
+  return (
+    <>
+      <button type="button" className={LINK} aria-expanded={asking} onClick={() => setAsking(!asking)}>
+        Hand over…
+      </button>
+      {asking && (
+        <span className="order-last flex w-full flex-col">
+          {yards.map(({ id, name }) => (
+            <Link key={id} className={LINK} to={to(id)}>
+              From {name}
+            </Link>
+          ))}
+        </span>
+      )}
+    </>
   );
 }
 

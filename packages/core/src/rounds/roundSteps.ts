@@ -74,7 +74,7 @@ export function roundSteps(view: RoundView): RoundStep[] {
     step(
       'Stock the rooms',
       on(days.stock),
-      `For ${countOf(cells, 'cell')}: a day without a queen before they get them.`,
+      `For ${countOf(toGive > 0 ? toGive : cells, 'cell')}: a day without a queen before they get them.`,
       toGive > 0,
       days.ripe,
     ),
