@@ -203,6 +203,7 @@ export { type IncubatorWatch, incubatorOf } from './rounds/incubator.ts';
 export { isOpen, lotsOf, stillWanted } from './rounds/lotsOf.ts';
 export { oddsAsked } from './rounds/oddsAsked.ts';
 export { type PlanChange, planChanges } from './rounds/planChanges.ts';
+export { type QueensOdds, queensOdds } from './rounds/queensOdds.ts';
 export {
   cellsExpected,
   type LotState,
@@ -228,6 +229,7 @@ export type { Helper, SeasonHabits } from './rounds/seasonHabits.ts';
 export { oddsProblems, seasonOdds } from './rounds/seasonOdds.ts';
 export { seasonReplayed } from './rounds/seasonReplayed.ts';
 export { type Taken, tracksOf } from './rounds/tracks.ts';
+export { type Virgins, virginsOf } from './rounds/virginsOf.ts';
 export {
   celsiusIn,
   degreesOf,

@@ -14,7 +14,11 @@ const round = (more: Partial<Round>): Round => ({
 });
 const csvOf = (rounds: Round[], outcomes: Parameters<typeof roundViews>[0]['outcomes'] = []) =>
   roundsCsv(
-    roundViews({ rounds, outcomes, accepted: { cells: 0, grafts: 0 } }, defaultConstants, '2026-06-01'),
+    roundViews(
+      { rounds, outcomes, accepted: { cells: 0, grafts: 0 }, flown: { months: [], days: [] } },
+      defaultConstants,
+      '2026-06-01',
+    ),
   );
 const read = (text: string) => Papa.parse<Record<string, string>>(text, { header: true }).data;
 

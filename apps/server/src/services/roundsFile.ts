@@ -5,6 +5,8 @@ import type { Context } from './context.ts';
 import { firstYard } from './firstYard.ts';
 
 const FIRST_DAY = '1900-01-01';
+/** Days stand there as they were reckoned, and no weather with them. */
+const NO_WEATHER = { months: [], days: [] };
 
 /** All rounds of the record as CSV; their days are told by the first yard's time and figures, as on their own page. */
 export const roundsFile = (context: Context): Promise<string> =>
@@ -18,5 +20,5 @@ export const roundsFile = (context: Context): Promise<string> =>
       today,
     );
     const { accepted } = await recordOn(store, today);
-    return roundsCsv(roundViews({ rounds, outcomes, accepted }, constants, today));
+    return roundsCsv(roundViews({ rounds, outcomes, accepted, flown: NO_WEATHER }, constants, today));
   });

@@ -8,13 +8,15 @@ import {
   roomsFor,
   roundsOfPlan,
   roundViews,
+  roundWants,
+  type SeasonHabits,
   showDay,
 } from '@yellow-cell/core';
 import { useMemo, useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
-import { Against, type Sized } from './Against.tsx';
+import { Against, hoursOf, type Sized } from './Against.tsx';
 import { DonorField, donorsOf } from './DonorField.tsx';
 import { moreWords } from './moreWords.ts';
 import { percent } from './percent.ts';
@@ -26,6 +28,8 @@ import type { FoundPlan } from './useSeasonPlan.ts';
 interface FoundSeasonProps {
   rearing: Rearing;
   found: FoundPlan;
+  /** Hours that things take. */
+  work: SeasonHabits['work'];
   kept: Sized | undefined;
   onKeep: (plan: Sized) => void;
   onStop: () => void;
@@ -40,7 +44,7 @@ const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text
 const AT_RISK = 0.9;
 
 /** Its rounds with the odds that they make, what it falls short of, what more of each thing would bring; taken as plans. */
-export function FoundSeason({ rearing, found, kept, onKeep, onStop, onTaken }: FoundSeasonProps) {
+export function FoundSeason({ rearing, found, work, kept, onKeep, onStop, onTaken }: FoundSeasonProps) {
   const say = useSay();
   const log = useLog();
   const { season, constants, today } = rearing;
@@ -86,7 +90,13 @@ export function FoundSeason({ rearing, found, kept, onKeep, onStop, onTaken }: F
       onTaken,
     );
   };
-  const sized = { answer, lots, odds };
+  const sized = {
+    answer,
+    lots,
+    odds,
+    hours: hoursOf(answer, work),
+    bees_kg: fresh.reduce((sum, { grafts }) => sum + roundWants(grafts, 0, constants).starter_kg, 0),
+  };
   if (changes.length === 0)
     return (
       <p className="mt-2">

@@ -2,13 +2,14 @@ import {
   cellsExpected,
   countOf,
   plusDays,
+  queensOdds,
   roundCalendar,
   roundFor,
   roundWants,
   showDay,
   showWindow,
 } from '@yellow-cell/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { newId } from '../app/ids.ts';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
@@ -16,6 +17,7 @@ import { SelectField, TextField } from '../parts/Field.tsx';
 import { numberIn } from '../parts/numberIn.ts';
 import { Form } from '../yard/Form.tsx';
 import { DonorField, donorsOf } from './DonorField.tsx';
+import { percent } from './percent.ts';
 import { SURELY } from './surely.ts';
 import type { Rearing } from './useRearing.ts';
 import { wantsInLines } from './wantsInLines.ts';
@@ -57,6 +59,7 @@ export function PlanForm({ rearing, onDone }: { rearing: Rearing; onDone: () => 
       : undefined;
   const cells = need?.cells ?? cellsExpected(larvae, season);
   const wantLines = badGrafts ? [] : wantsInLines(roundWants(larvae, cells, constants));
+  const odds = useMemo(() => (badGrafts ? [] : queensOdds(larvae, season)), [badGrafts, larvae, season]);
   const dronesLate = days && !late && days.droneEggsBy < today;
   const number = Math.max(0, ...views.map(({ round }) => round.number)) + 1;
   const save = () => {
@@ -119,6 +122,16 @@ export function PlanForm({ rearing, onDone }: { rearing: Rearing; onDone: () => 
             problem={badGrafts}
             onChange={({ target }) => setGrafts(target.value)}
           />
+        )}
+        {odds.length > 0 && (
+          <dl className="mb-2" aria-label="Odds of each number">
+            {odds.map(({ queens: least, chance }) => (
+              <div key={least} className="row-line">
+                <dt>At least {countOf(least, 'queen')}</dt>
+                <dd>{percent(chance)}</dd>
+              </div>
+            ))}
+          </dl>
         )}
         <DonorField season={season} value={donor} onChange={setDonor} />
         {days && !late && (

@@ -119,7 +119,7 @@ export function CarryForm({
           onChange={({ target }) => setTyped(target.value)}
         />
         <TextField
-          label="Which"
+          label={to === 'discarded' ? 'Why' : 'Which'}
           maxLength={80}
           value={where}
           onChange={({ target }) => setWhere(target.value)}

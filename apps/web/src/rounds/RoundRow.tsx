@@ -1,5 +1,5 @@
 import { countOf, type Day, later, plusDays, type RipeDay, type RoundView, showDay } from '@yellow-cell/core';
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { Fragment, type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useSay } from '../app/units.ts';
 import { useLog } from '../app/useLog.ts';
 import { StatusSign } from '../drawing/StatusSign.tsx';
@@ -36,7 +36,7 @@ export function RoundRow({
   onMove,
 }: RoundRowProps) {
   const say = useSay();
-  const { round, days, cells, queens, missed } = view;
+  const { round, days, cells, queens, open, missed, lost_d } = view;
   const y = 34;
   const line = (from: Day, to: Day) => {
     const [a, b] = [scale.x(from), scale.x(to)];
@@ -61,6 +61,24 @@ export function RoundRow({
       strokeWidth={0.8}
     />
   );
+  /** Days without flying weather put off what is still open: dashed behind its window. */
+  const late_d = open > 0 ? lost_d : 0;
+  const putOff = ([, to]: readonly [Day, Day]) =>
+    late_d > 0 && (
+      <rect
+        x={scale.x(to)}
+        y={y - 6}
+        width={scale.x(plusDays(to, late_d)) - scale.x(to)}
+        height={12}
+        rx={6}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={1}
+        strokeDasharray="2 2"
+      >
+        <title>{`Put off by ${countOf(late_d, 'day')} without flying weather`}</title>
+      </rect>
+    );
   const name = `Round ${round.number}${missed ? ', not grafted' : round.planned ? ', planned' : ''}`;
   return (
     <g transform={`translate(0 ${top})`}>
@@ -88,9 +106,12 @@ export function RoundRow({
         </text>
       </g>
       {line(days.graft, days.take[1])}
-      {window(days.flights)}
-      {window(days.eggs)}
-      {window(days.take)}
+      {[days.flights, days.eggs, days.take].map((each) => (
+        <Fragment key={each[0]}>
+          {putOff(each)}
+          {window(each)}
+        </Fragment>
+      ))}
       <Sign
         x={scale.x(days.ripe)}
         y={y}

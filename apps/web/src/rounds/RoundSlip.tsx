@@ -47,6 +47,7 @@ export function RoundSlip({
   }, []);
   const { round, queens, open, outcome } = view;
   const { today, ripe } = rearing;
+  const plan = round.planned ? undefined : round.plan;
   const watch = useIncubator(rearing)(view);
   const rooms = ripe.find((each) => each.round.id === round.id);
   const send = async (title: string, drafts: readonly Draft[]) => {
@@ -66,8 +67,8 @@ export function RoundSlip({
       </div>
       <p className="text-soft">
         {say(showDay(round.graftedOn, today))}, donor “{round.donor}”
-        {round.plan && !round.planned && round.plan.graftOn !== round.graftedOn
-          ? `; planned for ${say(showDay(round.plan.graftOn, today))}`
+        {plan && (plan.graftOn !== round.graftedOn || plan.grafts !== round.grafts)
+          ? `; planned for ${say(showDay(plan.graftOn, today))}, ${countOf(plan.grafts, 'graft')}`
           : ''}
       </p>
       {view.missed && (

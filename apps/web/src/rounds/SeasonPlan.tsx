@@ -51,6 +51,7 @@ export function SeasonPlan({ rearing }: { rearing: Rearing }) {
         <FoundSeason
           rearing={{ ...rearing, constants }}
           found={plan.found}
+          work={habits.work}
           kept={kept}
           onKeep={setKept}
           onStop={plan.stop}

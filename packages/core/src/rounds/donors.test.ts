@@ -3,6 +3,7 @@ import { expect, it } from 'vitest';
 import { defaultConstants } from '../constants/registry.ts';
 import { donorRecords } from './donors.ts';
 import { roundViews } from './rearing.ts';
+import { seasonOf } from './season.test.kit.ts';
 
 const TODAY = '2026-05-31';
 const round = (id: string, donor: string, graftedOn: string, more: Partial<Round> = {}): Round => ({
@@ -14,11 +15,7 @@ const round = (id: string, donor: string, graftedOn: string, more: Partial<Round
   ...more,
 });
 const of = (rounds: Round[], outcomes: RearingSeason['outcomes'] = []) =>
-  donorRecords(
-    roundViews({ rounds, outcomes, accepted: { cells: 0, grafts: 0 } }, defaultConstants, TODAY),
-    defaultConstants,
-    TODAY,
-  );
+  donorRecords(roundViews(seasonOf({ rounds, outcomes }), defaultConstants, TODAY), defaultConstants, TODAY);
 
 it('a donor has what was counted of her rounds, and the comb that is due next', () => {
   const records = of(

@@ -3,8 +3,10 @@ import { type Day, daysBetween, later, plusDays } from '../calendar/days.ts';
 import { roundCalendar } from '../calendar/roundCalendar.ts';
 import type { Constants } from '../constants/registry.ts';
 import { cells } from '../mating/cells.ts';
+import { lostDaysFrom } from '../yard/due/weather.ts';
 import { discardedOf } from './cellsOf.ts';
 import { isOpen, stillWanted } from './lotsOf.ts';
+import { type Virgins, virginsOf } from './virginsOf.ts';
 
 /** A round with its days, and what is known or expected of its cells. */
 export interface RoundView {
@@ -18,6 +20,9 @@ export interface RoundView {
   outcome: RoundOutcome | undefined;
   /** Its graft was planned for a day that is past, and is not told of: it has no cells. */
   missed: boolean;
+  virgins: Virgins | undefined;
+  /** Days without flying weather since its virgins could fly: what is still open of it is so much later. */
+  lost_d: number;
 }
 
 /** Cells that so many larvae come to in the mean, by what was counted of others. */
@@ -26,10 +31,11 @@ export const cellsExpected = (grafts: number, { accepted }: Pick<RearingSeason, 
 
 /** Rounds in the order of their grafts, each with its days (handbook 5) and what came, or may come, of it. */
 export function roundViews(
-  { rounds, outcomes, accepted }: Pick<RearingSeason, 'rounds' | 'outcomes' | 'accepted'>,
+  { rounds, outcomes, accepted, flown }: Pick<RearingSeason, 'rounds' | 'outcomes' | 'accepted' | 'flown'>,
   constants: Constants,
   today: Day,
 ): RoundView[] {
+  const grounded = new Set(flown.days.flatMap(({ on, flies }) => (flies ? [] : [on])));
   return [...rounds]
     .sort((a, b) => (a.graftedOn < b.graftedOn ? -1 : 1))
     .map((round): RoundView => {
@@ -59,6 +65,8 @@ export function roundViews(
         open: Math.max(0, all - queens - (outcome?.misses ?? 0)),
         outcome,
         missed,
+        virgins: virginsOf(round, days, given, today, constants),
+        lost_d: lostDaysFrom(days.ripe, constants.eggsExpected_d, (day) => grounded.has(day), constants),
       };
     });
 }

@@ -19,7 +19,11 @@ const FOR_EVER: Day = '9999-12-31';
 
 /** What a round asks for, day by day from the drones of its virgins to the last queen (handbook 5). */
 export function roundSteps(view: RoundView): RoundStep[] {
-  const { round, days, cells, queens, open, outcome, missed } = view;
+  const { round, days, cells, queens, open, outcome, missed, virgins, lost_d } = view;
+  // What has laid has laid in time.
+  const late_d = open > 0 ? lost_d : 0;
+  const put = late_d > 0 ? ` ${countOf(late_d, 'day')} without flying weather put off what is open.` : '';
+  const putOff = ([from, to]: readonly [Day, Day]): readonly [Day, Day] => [from, plusDays(to, late_d)];
   const step = (
     title: string,
     [from, to]: readonly [Day, Day],
@@ -85,12 +89,29 @@ export function roundSteps(view: RoundView): RoundStep[] {
       toGive > 0,
       days.emergence[1],
     ),
-    step('Virgins fly', days.flights, 'Not opened between 11 and 17 h by the sun.'),
-    step('Eggs', days.eggs, queens > 0 ? `${queens} laying so far, ${open} open.` : `${open} open.`),
-    step('Sealed brood of hers', days.sealedBrood, 'The pattern is scored, and she is marked.'),
-    step('Ready to be taken', days.take, 'Having laid two weeks; better three or four.'),
+    ...(virgins
+      ? [
+          step(
+            'Give the virgins, or throw them away',
+            [days.emergence[0], virgins.until],
+            `${countOf(virgins.count, 'virgin')} in the incubator, ${agesOf(virgins.age_d)} old.`,
+            true,
+          ),
+        ]
+      : []),
+    step('Virgins fly', putOff(days.flights), `Not opened between 11 and 17 h by the sun.${put}`),
+    step(
+      'Eggs',
+      putOff(days.eggs),
+      `${queens > 0 ? `${queens} laying so far, ${open} open.` : `${open} open.`}${put}`,
+    ),
+    step('Sealed brood of hers', putOff(days.sealedBrood), 'The pattern is scored, and she is marked.'),
+    step('Ready to be taken', putOff(days.take), 'Having laid two weeks; better three or four.'),
   ];
 }
+
+const agesOf = ([least, most]: readonly [number, number]): string =>
+  least === most ? countOf(most, 'day') : `${least} to ${countOf(most, 'day')}`;
 
 /** Whether a step still lies ahead on a day, or is still asked for. */
 export const isAhead = ({ asks, to, until }: RoundStep, on: Day): boolean => (asks ? until : to) >= on;

@@ -1,7 +1,7 @@
 import type { ManyAct } from '@yellow-cell/core';
 import type { UseActForm } from './actForm.ts';
 import { useCovers, useFed, useStripsIn, useStripsOut } from './care.tsx';
-import { useCell, useOpened } from './cells.tsx';
+import { useCell, useOpened, useVirgin } from './cells.tsx';
 import { useEggs, useMark, usePattern, useTaken } from './queens.tsx';
 import { useOpen, useShut, useStock } from './stocking.tsx';
 
@@ -9,6 +9,7 @@ import { useOpen, useShut, useStock } from './stocking.tsx';
 export const actForms: Readonly<Record<ManyAct, UseActForm>> = {
   stock: useStock,
   cell: useCell,
+  virgin: useVirgin,
   opened: useOpened,
   eggs: useEggs,
   pattern: usePattern,

@@ -14,7 +14,11 @@ export const failBy = (attempt: Attempt, weather: Weather, constants: Constants)
 
 /** The same by the day from which an attempt is reckoned. */
 export const failByFrom = (cellOn: Day, weather: Weather, constants: Constants): Day =>
-  plusDays(cellOn, constants.failedBy_d + lostDaysFrom(cellOn, constants.failedBy_d, weather, constants));
+  plusDays(
+    cellOn,
+    constants.failedBy_d +
+      lostDaysFrom(cellOn, constants.failedBy_d, notFlying(weather, constants), constants),
+  );
 
 /** A day of the attempt, one later for each day without flying weather since she could fly. */
 export function putOff(attempt: Attempt, day: number, weather: Weather, constants: Constants): Day {
@@ -27,18 +31,24 @@ export function putOff(attempt: Attempt, day: number, weather: Weather, constant
  * lost; `unknownDays` counts them.
  */
 export const lostDays = (attempt: Attempt, day: number, weather: Weather, constants: Constants): number =>
-  lostDaysFrom(cellDay(attempt), day, weather, constants);
+  lostDaysFrom(cellDay(attempt), day, notFlying(weather, constants), constants);
 
-function lostDaysFrom(
+const notFlying =
+  (weather: Weather, { flyingDay_h }: Constants) =>
+  (day: Day): boolean =>
+    flyingOn(weather, day, flyingDay_h) === 'not';
+
+/** The same by the day from which an attempt is reckoned, and by the days that are known not to have flown. */
+export function lostDaysFrom(
   cellOn: Day,
   day: number,
-  weather: Weather,
-  { flightsFrom_d, flyingDay_h, failedBy_d, failedByLatest_d }: Constants,
+  isLost: (day: Day) => boolean,
+  { flightsFrom_d, failedBy_d, failedByLatest_d }: Constants,
 ): number {
   const most = failedByLatest_d - failedBy_d;
   let lost = 0;
   for (let count = flightsFrom_d; count < day + lost && lost < most; count++) {
-    if (flyingOn(weather, plusDays(cellOn, count), flyingDay_h) === 'not') lost++;
+    if (isLost(plusDays(cellOn, count))) lost++;
   }
   return lost;
 }

@@ -9,6 +9,7 @@ import { statusAfter } from '../transitions.ts';
 export type ManyAct =
   | 'stock'
   | 'cell'
+  | 'virgin'
   | 'opened'
   | 'eggs'
   | 'pattern'
@@ -58,6 +59,16 @@ export const manyActs: Readonly<Record<ManyAct, Many>> = {
       room.role !== 'empty' &&
       roles[room.role].warns.cellGiven === undefined &&
       statusAfter('cellGiven', room.status) !== undefined,
+  },
+  virgin: {
+    title: 'Give a virgin',
+    // Rooms that want a cell take a virgin too; she is chosen by who gives her.
+    dues: [],
+    fits: (room) =>
+      reckoned(room) &&
+      room.role !== 'empty' &&
+      roles[room.role].warns.cellGiven === undefined &&
+      statusAfter('virginGiven', room.status) !== undefined,
   },
   opened: {
     title: 'Cells opened',
