@@ -109,7 +109,7 @@ const plan = (page: Page) => page.getByRole('region', { name: 'The plan' });
 const undo = (page: Page) => page.getByRole('button', { name: 'Undo' }).click();
 
 /** Taken up, carried on by one key, put down: each is done before the next, as a person would wait to see it. */
-async function carry(thing: Locator, key: string): Promise<void> {
+async function carry(thing: Locator, key: string, over: string): Promise<void> {
   const page = thing.page();
   const moved = page.locator('[style*="translate"]');
   await thing.focus();
@@ -117,6 +117,8 @@ async function carry(thing: Locator, key: string): Promise<void> {
   await expect(moved).toHaveCount(1);
   await page.keyboard.press(key);
   await expect(moved).toHaveAttribute('style', /translate\(.*, -?[1-9]/);
+  // Where it would come to lie is read out.
+  await expect(page.getByText(new RegExp(` over ${over}\\.$`))).toBeAttached();
   await page.keyboard.press('Space');
 }
 
@@ -137,13 +139,13 @@ test('a cavity is fitted frame by frame, overruled with a reason, booked, done i
   await expect(page.getByRole('row', { name: /^dwindles/ })).toContainText(/\d+ %/);
 
   // The bees are at the right, the follower at the left of them: carried down to where a frame stands, that one comes out.
-  await carry(page.getByRole('button', { name: 'Follower: carry' }), 'ArrowDown');
+  await carry(page.getByRole('button', { name: 'Follower: carry' }), 'ArrowDown', 'frame \\d+');
   await expect(fitted.getByRole('listitem')).toHaveCount(5);
   await page.getByRole('button', { name: 'As the rules have it' }).click();
   await expect(fitted.getByRole('listitem')).toHaveCount(6);
 
   // By keyboard a frame is carried to another place; by its choice one comes out against the rule.
-  await carry(fitted.getByRole('button', { name: /^Frame 2, place 6/ }), 'ArrowUp');
+  await carry(fitted.getByRole('button', { name: /^Frame 2, place 6/ }), 'ArrowUp', 'frame (?!2\\b)\\d+');
   await expect(fitted.getByRole('button', { name: /^Frame 2, place 5/ })).toBeVisible();
   await page.getByLabel('Frame 7: stays, is turned, or comes out').selectOption('out');
   await expect(fitted.getByRole('listitem')).toHaveCount(5);

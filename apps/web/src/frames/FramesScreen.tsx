@@ -17,6 +17,7 @@ import { FramePanel } from './FramePanel.tsx';
 import { movesBetween, type Place } from './moves.ts';
 import { Outside } from './Outside.tsx';
 import { Room } from './Room.tsx';
+import { spokenDrag } from './spokenDrag.ts';
 import { useFrameSensors } from './useFrameSensors.ts';
 
 /** Frames of one box, or of two side by side: looked through, carried, turned, taken out and put back. */
@@ -124,7 +125,12 @@ function Frames({ yard }: { yard: Yard }) {
         </p>
       )}
       {asking && <div className="mt-2 max-w-xl">{asking}</div>}
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        accessibility={{ announcements: spokenDrag }}
+        onDragEnd={drop}
+      >
         <div className="mt-3 grid gap-6 max-lg:max-w-3xl lg:grid-cols-2">
           {boxes.map((boxView) => (
             <section key={boxView.box.id} aria-label={`Frames of ${boxView.box.label}`}>

@@ -91,7 +91,9 @@ function Strip({
   const id = `${boxView.box.id} ${slot.slot}`;
   const isHung = hangs(slot);
   const isComb = hangsComb(slot);
-  const { setNodeRef: dropRef, isOver } = useDroppable({ id, disabled: slot.is === 'feeder' });
+  const name = `${boxView.box.label} ${compartment.name}, frame ${slot.number}`;
+  const data = { name };
+  const { setNodeRef: dropRef, isOver } = useDroppable({ id, data, disabled: slot.is === 'feeder' });
   const {
     setNodeRef: dragRef,
     listeners,
@@ -100,9 +102,9 @@ function Strip({
     isDragging,
   } = useDraggable({
     id,
+    data,
     disabled: !isHung,
   });
-  const name = `${boxView.box.label} ${compartment.name}, frame ${slot.number}`;
   const place = { box: boxView.box.id, ...slot, colony: compartment.colony?.id };
   const audit = slot.frame?.audit;
   const close = () => setOpen(undefined);

@@ -80,8 +80,9 @@ export function FittedRoom({ name, preparing }: { name: string; preparing: Prepa
 
 function Kept({ frame: { slot, turned, stores_kg, to } }: { frame: PreparedFrame }) {
   const say = useSay();
-  const { setNodeRef: dropRef, isOver } = useDroppable({ id: slot.slot });
-  const { setNodeRef, listeners, attributes, transform, isDragging } = useDraggable({ id: slot.slot });
+  const data = { name: `frame ${slot.number}` };
+  const { setNodeRef: dropRef, isOver } = useDroppable({ id: slot.slot, data });
+  const { setNodeRef, listeners, attributes, transform, isDragging } = useDraggable({ id: slot.slot, data });
   const sides = slot.frame?.audit?.sides;
   return (
     <li ref={dropRef} className={`mb-[3px] ${isOver ? 'bg-glow' : ''}`}>
@@ -122,7 +123,7 @@ interface VoidProps {
 
 /** What the frames that go out leave: behind a follower, or beside the bees. */
 function Void({ frames, follower, insulation_mm, end }: VoidProps) {
-  const { setNodeRef, isOver } = useDroppable({ id: BEYOND });
+  const { setNodeRef, isOver } = useDroppable({ id: BEYOND, data: { name: 'what comes out' } });
   const board = follower && <Board />;
   return (
     <div ref={setNodeRef} className={isOver ? 'bg-glow' : ''}>
@@ -155,7 +156,10 @@ function Void({ frames, follower, insulation_mm, end }: VoidProps) {
 
 /** The follower, to be carried to where a frame stands: that one and those beyond it come out. */
 function Board() {
-  const { setNodeRef, listeners, attributes, transform, isDragging } = useDraggable({ id: FOLLOWER });
+  const { setNodeRef, listeners, attributes, transform, isDragging } = useDraggable({
+    id: FOLLOWER,
+    data: { name: 'the follower' },
+  });
   return (
     <button
       ref={setNodeRef}

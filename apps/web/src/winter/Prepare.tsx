@@ -2,6 +2,7 @@ import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { type AutumnLine, countOf, lastDayOver, roomName, showDay, statusLine } from '@yellow-cell/core';
 import { useSay } from '../app/units.ts';
 import { CombKey } from '../frames/CombBar.tsx';
+import { spokenDrag } from '../frames/spokenDrag.ts';
 import { useFrameSensors } from '../frames/useFrameSensors.ts';
 import { Notice } from '../parts/Notice.tsx';
 import { AsItIs } from './AsItIs.tsx';
@@ -47,7 +48,12 @@ export function Prepare({ winter, line }: { winter: WinterView; line: AutumnLine
       <p className="text-sm text-soft">{say(knownOf(line, winter.view.on))}</p>
       {preparation ? (
         <>
-          <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+          <DndContext
+            sensors={sensors}
+            collisionDetection={closestCenter}
+            accessibility={{ announcements: spokenDrag }}
+            onDragEnd={drop}
+          >
             <div className="mt-2 flex flex-col gap-4 sm:flex-row sm:gap-6">
               <AsItIs name={name} line={line} preparing={preparing} />
               <FittedRoom name={name} preparing={preparing} />
