@@ -59,7 +59,11 @@ export function PlanForm({ rearing, onDone }: { rearing: Rearing; onDone: () => 
       : undefined;
   const cells = need?.cells ?? cellsExpected(larvae, season);
   const wantLines = badGrafts ? [] : wantsInLines(roundWants(larvae, cells, constants));
-  const odds = useMemo(() => (badGrafts ? [] : queensOdds(larvae, season)), [badGrafts, larvae, season]);
+  const rooms = need?.cells;
+  const odds = useMemo(
+    () => (badGrafts ? [] : queensOdds(larvae, season, rooms)),
+    [badGrafts, larvae, season, rooms],
+  );
   const dronesLate = days && !late && days.droneEggsBy < today;
   const number = Math.max(0, ...views.map(({ round }) => round.number)) + 1;
   const save = () => {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { betaDrawn, seededRandom } from '../random.ts';
 import { queensOdds } from './queensOdds.ts';
+import { roundFor } from './rearing.ts';
 
 const season = { record: { takes: 92, tried: 145 }, accepted: { cells: 215, grafts: 298 } };
 
@@ -35,5 +36,14 @@ describe('the odds of each number of queens of a round', () => {
     const few = queensOdds(4, season).map(({ queens }) => queens);
     expect(new Set(few).size).toBe(few.length);
     expect(queensOdds(1, { ...nothing, record: { takes: 0, tried: 99 } })).toEqual([]);
+  });
+  it('are in so many rooms those of a round that was sized for them, about as sure as was wanted', () => {
+    const { cells, grafts } = roundFor(20, 0.9, season);
+    const [first] = queensOdds(grafts, season, cells).filter(({ chance }) => chance < 0.95);
+    expect(first?.queens).toBe(20);
+    // Nine in ten with all cells there, which is so nine times in ten; seldom much less without.
+    expect(first?.chance).toBeGreaterThan(0.88);
+    expect(first?.chance).toBeLessThan(0.91);
+    expect(queensOdds(40, season, 3).at(-1)?.queens).toBe(3);
   });
 });

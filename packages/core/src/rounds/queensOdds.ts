@@ -11,12 +11,13 @@ export interface QueensOdds {
 const SHARES = [0.95, 0.9, 0.8, 0.5, 0.2] as const;
 
 /**
- * How many queens so many grafts give at least, for each of these chances, where all its cells find rooms: the cells
- * that come of them, and the queens that come of these, each by its record and what that does not know.
+ * How many queens so many grafts give at least, for each of these chances, in so many rooms: the cells that come of
+ * them, and the queens that come of these, each by its record and what that does not know.
  */
 export function queensOdds(
   grafts: number,
   { record, accepted }: Pick<RearingSeason, 'record' | 'accepted'>,
+  rooms = grafts,
 ): QueensOdds[] {
   const cells = (least: number) =>
     atLeastBetaBinomial(least, grafts, 1 + accepted.cells, 1 + accepted.grafts - accepted.cells);
@@ -24,11 +25,18 @@ export function queensOdds(
   const atLeast = (queens: number): number =>
     chanceOf.reduce(
       (sum, chance, count) =>
-        sum + chance * atLeastBetaBinomial(queens, count, 1 + record.takes, 1 + record.tried - record.takes),
+        sum +
+        chance *
+          atLeastBetaBinomial(
+            queens,
+            Math.min(count, rooms),
+            1 + record.takes,
+            1 + record.tried - record.takes,
+          ),
       0,
     );
   const found: QueensOdds[] = [];
-  let queens = grafts;
+  let queens = Math.min(grafts, rooms);
   for (const share of [...SHARES].reverse()) {
     while (queens > 0 && atLeast(queens) < share) queens--;
     if (queens > 0 && found.at(-1)?.queens !== queens) found.push({ queens, chance: atLeast(queens) });
