@@ -18,6 +18,7 @@ export function DonorField({ season, value, onChange }: DonorFieldProps) {
         required
         maxLength={60}
         value={value}
+        problem={value.trim() === '' ? 'Whose larvae are grafted is needed here.' : undefined}
         list={known}
         onChange={({ target }) => onChange(target.value)}
       />

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { bodiesOf } from '../box/stack.ts';
 import { plusDays } from '../calendar/days.ts';
 import { fold } from './fold.ts';
-import { begun, known, OF, stockedIn, threeWayDesign, told } from './story.test.kit.ts';
+import { begun, DESIGN, known, OF, stockedIn, threeWayDesign, told } from './story.test.kit.ts';
 
 const CELL = '2026-05-10';
 const day = (count: number) => plusDays(CELL, count);
@@ -24,6 +24,21 @@ describe('what cannot be so waits to be settled', () => {
     expect(refusal(set(slot, 'feeder'))).toBeUndefined();
     expect(after(set(slot, 'feeder')).boxes.get(IN.box)?.slots).toEqual({ [slot]: 'feeder' });
     expect(refusal(set('elsewhere', 'feeder'))).toContain('no such place');
+  });
+
+  it('a box taken down that stands on no other, put on itself, or where another stands', () => {
+    const more = ['box-2', 'box-3'].map((box, at) =>
+      told('boxBuilt', day(-5), { box, label: `B${at + 2}`, design: DESIGN, version: 1 }),
+    );
+    const on = (box: string, onto: string | null) => told('boxStacked', day(1), { box, onto });
+    expect(refusal(on('box-1', null))).toBe('Box B1 stands on no other box.');
+    expect(refusal(...more, on('box-2', 'box-1'), on('box-2', null))).toBeUndefined();
+    expect(refusal(...more, on('box-2', 'box-1'), on('box-1', 'box-2'))).toBe(
+      'Box B2 stands on box B1 itself.',
+    );
+    expect(refusal(...more, on('box-2', 'box-1'), on('box-3', 'box-1'))).toBe(
+      'Box B2 stands on box B1 already.',
+    );
   });
 
   it('a round grafted twice', () => {

@@ -376,5 +376,10 @@ describe('what a move brings about', () => {
       left.map(({ slot }) => [null, slot]),
     );
     expect(livingIn(state.colonies, state.boxes.get('n') as never)).toHaveLength(1);
+    // What was out before finds no place on account of nothing that is told later.
+    const [home] = deriveBox(familyDesign('twoWayBody')).compartments;
+    const back = { box: 'n', colony: 'bees', toBox: 'w', bays: [...(home?.bays ?? [])] };
+    const moved = [...big, told('colonyMoved', day(2), { ...move, left })];
+    expect(said(moved, { kind: 'colonyMoved', payload: back })).not.toContain('no place there');
   });
 });

@@ -146,7 +146,7 @@ const reduce: Rule = {
       from: recent.on,
       expected: plusDays(recent.on, 3),
       to: plusDays(recent.on, 14),
-      reason: `Days reach ${recent.mean_C.toFixed(0)} °C in the mean, and ${seams(strength.seams)} sit on ${countOf(frames, 'frame')}. Look from above, do not dig.`,
+      reason: `Days reach ${recent.mean_C.toFixed(0)} °C in the mean, and ${seams(strength.seams)} ${strength.seams === 1 ? 'sits' : 'sit'} on ${countOf(frames, 'frame')}. Look from above, do not dig.`,
       lapses: true,
     };
   },
@@ -170,7 +170,7 @@ const expand: Rule = {
       from: recent.on,
       expected: plusDays(recent.on, 3),
       to: plusDays(recent.on, 10),
-      reason: `Days reach ${recent.mean_C.toFixed(0)} °C in the mean, and ${seams(colony.strength.seams)} fill ${countOf(compartment.frames, 'frame')}.`,
+      reason: `Days reach ${recent.mean_C.toFixed(0)} °C in the mean, and ${seams(colony.strength.seams)} ${colony.strength.seams === 1 ? 'fills' : 'fill'} ${countOf(compartment.frames, 'frame')}.`,
       lapses: true,
     };
   },

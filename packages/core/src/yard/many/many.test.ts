@@ -185,6 +185,20 @@ describe('labels and places for many boxes', () => {
       }),
       { numRuns: 40 },
     );
+    // Row by row from the north-west, passing by what stands there, below the north first, then above it.
+    const at = (east_m: number, north_m: number) => ({ east_m, north_m });
+    expect(freePlaces(6, [at(4.4, 8)])).toEqual([
+      at(2, 8),
+      at(6.8, 8),
+      at(9.2, 8),
+      at(11.6, 8),
+      at(2, 5.6),
+      at(4.4, 5.6),
+    ]);
+    const full = [8, 5.6, 3.2, 0.8].flatMap((north) =>
+      [2, 4.4, 6.8, 9.2, 11.6].map((east) => at(east, north)),
+    );
+    expect(freePlaces(1, full)).toEqual([at(2, 10.4)]);
     expect(freeStands('3', 3, ['4', undefined, '6'])).toEqual(['3', '5', '7']);
     expect(freeStands('by the oak', 2, ['1'])).toEqual(['2', '3']);
   });
