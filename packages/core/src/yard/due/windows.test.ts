@@ -26,7 +26,7 @@ const role = (name: 'bank' | 'donor' | 'starter' | 'finisher' | 'wintering' | 'g
   told('roleSet', day(1), { box: 'box-1', role: name });
 const trouble = (kind: Payload<'troubleSeen'>['trouble']) =>
   told('troubleSeen', day(5), { ...IN, trouble: kind, over: false });
-const strips = told('stripsPut', day(5), { ...IN, product: 'Strips', outBy: day(47) });
+const strips = told('stripsPut', day(5), { ...IN, product: 'Strips', outBy: day(47) }, { id: 'strips' });
 const taken = told('queenTaken', day(36), { ...OF, to: 'sold', beesRemain: true });
 
 /** What has happened, and the weather since. */
