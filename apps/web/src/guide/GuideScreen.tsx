@@ -4,10 +4,13 @@ import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import words from '../../../../docs/guide/1-words.md?raw';
 import boxes from '../../../../docs/guide/2-boxes.md?raw';
-import calendar from '../../../../docs/guide/3-calendar.md?raw';
-import winter from '../../../../docs/guide/4-winter.md?raw';
-import schools from '../../../../docs/guide/5-schools.md?raw';
-import cautions from '../../../../docs/guide/6-cautions.md?raw';
+import building from '../../../../docs/guide/3-building.md?raw';
+import calendar from '../../../../docs/guide/4-calendar.md?raw';
+import rooms from '../../../../docs/guide/5-rooms.md?raw';
+import winter from '../../../../docs/guide/6-winter.md?raw';
+import record from '../../../../docs/guide/7-record.md?raw';
+import schools from '../../../../docs/guide/8-schools.md?raw';
+import cautions from '../../../../docs/guide/9-cautions.md?raw';
 import { useSay } from '../app/units.ts';
 import { TextField } from '../parts/Field.tsx';
 import { FamilyPages } from './FamilyPages.tsx';
@@ -21,10 +24,13 @@ import { Written } from './Written.tsx';
 const TEXTS: Readonly<Record<string, string>> = {
   '1-words': words,
   '2-boxes': boxes,
-  '3-calendar': calendar,
-  '4-winter': winter,
-  '5-schools': schools,
-  '6-cautions': cautions,
+  '3-building': building,
+  '4-calendar': calendar,
+  '5-rooms': rooms,
+  '6-winter': winter,
+  '7-record': record,
+  '8-schools': schools,
+  '9-cautions': cautions,
 };
 const DRAWN: Readonly<Record<string, React.ReactNode>> = {
   'Boxes by what they are for': <FamilyPages />,

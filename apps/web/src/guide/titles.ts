@@ -5,12 +5,15 @@ export const chapters = [
   { title: 'Words', file: '1-words' },
   { title: 'Boxes and what passes', file: '2-boxes' },
   { title: 'Boxes by what they are for' },
-  { title: 'Calendar', file: '3-calendar' },
+  { title: 'Building', file: '3-building' },
+  { title: 'Calendar', file: '4-calendar' },
+  { title: 'A room from week to week', file: '5-rooms' },
   { title: 'What a room serves as' },
   { title: 'Step by step' },
-  { title: 'Winter', file: '4-winter' },
-  { title: 'Where breeders differ', file: '5-schools' },
-  { title: 'Cautions', file: '6-cautions' },
+  { title: 'Winter', file: '6-winter' },
+  { title: 'Stock, record and trials', file: '7-record' },
+  { title: 'Where breeders differ', file: '8-schools' },
+  { title: 'Cautions', file: '9-cautions' },
 ] as const;
 
 /** Where the guide has something of a name that is asked for: a chapter, or a playbook. */

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { isAhead, roundSteps, showWindow } from '@yellow-cell/core';
+import { isAhead, lotEntries, plusDays, roundSteps, showWindow } from '@yellow-cell/core';
 import { Link } from 'react-router';
 import { useAsOf } from '../app/now.ts';
 import { rearingQuery } from '../app/queries.ts';
@@ -15,10 +15,14 @@ export function RoundsToday() {
   return data ? <Steps /> : null;
 }
 
+/** Lots are named so many days before they are to be handed over. */
+const AHEAD_D = 7;
+
 function Steps() {
   const say = useSay();
   const rearing = useRearing();
-  const { views, today } = rearing;
+  const { views, lots, today } = rearing;
+  const toHandOver = lotEntries(lots, today).filter(({ on }) => on <= plusDays(today, AHEAD_D));
   const incubatorAt = useIncubator(rearing);
   const now = views.flatMap((view) =>
     roundSteps(view)
@@ -29,7 +33,7 @@ function Steps() {
     const watch = incubatorAt(view);
     return watch && (watch.wrong.length > 0 || watch.silentSince) ? [{ view, watch }] : [];
   });
-  if (now.length + watched.length === 0) return null;
+  if (now.length + watched.length + toHandOver.length === 0) return null;
   return (
     <section aria-label="Rounds today" className="border-t border-hairline py-2">
       <h2 className="eyebrow">Rounds</h2>
@@ -39,6 +43,14 @@ function Steps() {
         </Link>
       ))}
       <ul>
+        {toHandOver.map(({ id, title, details }) => (
+          <li key={id}>
+            <Link className="flex min-h-12 flex-wrap items-center gap-x-2" to="/rounds">
+              <strong className="underline">{title}</strong>
+              <span className="text-soft">{say(details)}</span>
+            </Link>
+          </li>
+        ))}
         {now.map(({ view: { round }, step }) => (
           <li key={`${round.id} ${step.title}`}>
             <Link className="flex min-h-12 flex-wrap items-center gap-x-2" to={`/rounds?round=${round.id}`}>
