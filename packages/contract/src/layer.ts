@@ -145,7 +145,8 @@ export const Hole = z.strictObject({
   y: Length,
   width: positive("A hole's width"),
   length: positive("A hole's length"),
-  closedBy: z.enum(['nothing', 'jar', 'mesh', 'plug', 'excluder']),
+  /** An escape lets bees down and not back. */
+  closedBy: z.enum(['nothing', 'jar', 'mesh', 'plug', 'excluder', 'escape']),
 });
 export type Hole = z.infer<typeof Hole>;
 

@@ -22,6 +22,7 @@ const closingWords: Readonly<Record<Closing, string>> = {
   mesh: 'mesh',
   plug: 'plug',
   excluder: 'excluder',
+  escape: 'bee escape',
 };
 
 /** Grooves of the same body that no other standing board is in. */

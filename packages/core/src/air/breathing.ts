@@ -85,9 +85,10 @@ function coverMesh(
       ({ reason, between }) =>
         reason === 'hole' && between.some((id) => own.includes(id)) && between.some(isRoof),
     )
-    .map(({ at, gap_mm }) => {
+    .map(({ at, gap_mm, down }) => {
       const area = (lengthOf(at.x) * lengthOf(at.y)) / 100;
-      return { area_cm2: area * freeBehind(gap_mm, constants), height_m: height(at.z), tall_m: 0.003 };
+      const free = down ? constants.escapeFree : freeBehind(gap_mm, constants);
+      return { area_cm2: area * free, height_m: height(at.z), tall_m: 0.003 };
     });
 }
 

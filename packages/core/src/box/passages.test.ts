@@ -1,4 +1,4 @@
-import type { Board, Body, DesignContent } from '@yellow-cell/contract';
+import type { Board, Body, DesignContent, Hole } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { familyDesign } from '../families/build.ts';
 import { deriveBox } from './model.ts';
@@ -142,7 +142,7 @@ describe('passages between layers', () => {
       ...layers.filter(({ kind }) => kind === 'body'),
       coverSheet(ids.next('sheet'), sheet),
     ]);
-  const hole = (x: number, closedBy: 'nothing' | 'jar' | 'mesh' | 'excluder' | 'plug', width = 60) => ({
+  const hole = (x: number, closedBy: Hole['closedBy'], width = 60) => ({
     id: 'hole',
     x: mm(x),
     y: mm(200),
@@ -156,6 +156,7 @@ describe('passages between layers', () => {
       told(over({ thickness: mm(12), holes: [hole(90, closedBy)] }));
     expect(gap('nothing')).toEqual(['Left – Under the roof: 60 hole']);
     expect(gap('excluder')).toEqual(['Left – Under the roof: 4.2 hole']);
+    expect(gap('escape')).toEqual(['Left – Under the roof: 8 hole']);
     for (const closer of ['jar', 'mesh', 'plug'] as const) expect(gap(closer)).toEqual([]);
   });
 

@@ -42,6 +42,8 @@ export interface Passage {
   /** The part that leaves it open. */
   part: string;
   at: Block;
+  /** By a bee escape: they go down by it and not back. */
+  down?: true;
 }
 
 export function passagesOf(stack: Stack, spaces: readonly Space[], { boards, openings }: Solids): Passage[] {
@@ -252,6 +254,7 @@ interface Through extends Block {
   gap: number;
   reason: PassageReason;
   part: string;
+  down?: true;
 }
 
 function jointPassages(
@@ -285,6 +288,7 @@ function jointPassages(
             reason: way.reason,
             part: way.part || (high.body?.body.id ?? high.id),
             at: { x: own, y, z: [z, top] },
+            ...(way.down ? { down: true } : {}),
           });
         }
     const [lowest, highest] = [pile[0], pile.at(-1)];
@@ -349,6 +353,7 @@ function throughPile(pile: readonly PlacedSheet[]): Through[] {
         gap: HOLE_GAP[hole.closedBy],
         reason: 'hole',
         part: hole.id,
+        ...(hole.closedBy === 'escape' ? { down: true } : {}),
       }));
       if (sheet.slot !== null) through.push({ ...block, gap: sheet.slot, reason: 'slots', part: sheet.id });
       return ways.flatMap((way) =>
@@ -364,6 +369,7 @@ function throughPile(pile: readonly PlacedSheet[]): Through[] {
               gap: Math.min(way.gap, each.gap),
               reason: narrower ? each.reason : way.reason,
               part: narrower ? each.part : way.part,
+              ...(way.down || each.down ? { down: true } : {}),
             },
           ];
         }),

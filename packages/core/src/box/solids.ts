@@ -237,8 +237,8 @@ function sheetSolids({ sheets }: Stack): Solid[] {
 }
 /** What closes a hole from above is this thick in the sheet. */
 export const CLOSER_MM = 0.5;
-/** What a closer lets through: meshes and excluders by their usual openings. */
-export const CLOSER_SLOT_MM = { jar: 0, plug: 0, mesh: 2.5, excluder: 4.2 } as const;
+/** What a closer lets through: meshes, excluders and escapes by their usual openings. */
+export const CLOSER_SLOT_MM = { jar: 0, plug: 0, mesh: 2.5, excluder: 4.2, escape: 8 } as const;
 
 export const holeBlock = (
   hole: { x: { mm: number }; y: { mm: number }; width: { mm: number }; length: { mm: number } },

@@ -17,6 +17,7 @@ export const fittingNames = {
   hinge: 'Door hinge',
   handle: 'Handle',
   jar: 'Feeding jar',
+  escape: 'Bee escape',
   tape: 'Roll of seam tape',
   guide: 'Guide for frame feet',
   plate: 'Number plate',
@@ -31,6 +32,7 @@ export function fittingsOf(design: DesignContent, joint: Joint): Fitting[] {
     joint === 'box' || design.folding
       ? 0
       : bodies.reduce((sum, { depth }) => sum + 4 * (Math.ceil(depth.mm / SCREW_EVERY_MM) + 1), 0);
+  const holes = sheetsOf(design).flatMap((sheet) => sheet.holes);
   const wanted: readonly (readonly [keyof typeof fittingNames, number])[] = [
     ['disc', entrances.filter(({ shape }) => shape === 'round').length],
     ['slide', entrances.filter(({ shape }) => shape === 'slot').length],
@@ -42,12 +44,9 @@ export function fittingsOf(design: DesignContent, joint: Joint): Fitting[] {
     ['screw', screws],
     ['hinge', bodies.reduce((sum, { doors, glass }) => sum + (doors ? 2 * glass.length : 0), 0)],
     ['handle', 2 * bodies.filter(({ bays }) => bays.some(({ frames }) => frames.length > 0)).length],
-    [
-      'jar',
-      sheetsOf(design)
-        .flatMap(({ holes }) => holes)
-        .filter(({ closedBy }) => closedBy === 'jar').length,
-    ],
+    ...(['jar', 'escape'] as const).map(
+      (closer) => [closer, holes.filter(({ closedBy }) => closedBy === closer).length] as const,
+    ),
     ['tape', design.folding ? 1 : 0],
     ['guide', design.folding ? 2 : 0],
     ['plate', 1],

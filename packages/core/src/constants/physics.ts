@@ -102,6 +102,7 @@ export const airConstants = {
   reducedFree: constant(0.25, 'share', estimate, [0.05, 1], 'Free area of an entrance reduced'),
   workersOnlyFree: constant(0.4, 'share', estimate, [0.1, 1], 'Free area of an entrance for workers only'),
   excluderFree: constant(0.5, 'share', estimate, [0.2, 0.9], 'Free area of an excluder'),
+  escapeFree: constant(0.15, 'share', estimate, [0.02, 0.6], 'Free area of a hole under a bee escape'),
   clustered: constant(
     0.5,
     'share',

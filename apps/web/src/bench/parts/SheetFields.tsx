@@ -12,6 +12,7 @@ const CLOSERS: readonly (readonly [Hole['closedBy'], string])[] = [
   ['mesh', 'Mesh'],
   ['excluder', 'An excluder'],
   ['plug', 'A plug'],
+  ['escape', 'A bee escape: down, and not back'],
 ];
 
 export function HoleFields({ desk, hole, onChoose }: PartFieldsProps & { hole: Hole }) {

@@ -1,4 +1,4 @@
-import type { DesignContent } from '@yellow-cell/contract';
+import type { DesignContent, Hole } from '@yellow-cell/contract';
 import { withPart } from '../../box/parts.ts';
 import { coverSheet } from '../../box/plainParts.ts';
 import { mainBody } from '../../box/stack.ts';
@@ -25,14 +25,18 @@ const nucleus = familyDesign('nucleus');
 const [door] = mainBody(nucleus).entrances;
 const doorAt = (state: 'reduced' | 'workersOnly' | 'vent') => withPart(nucleus, door?.id ?? '', { state });
 const at = (millimetres: number) => ({ mm: millimetres });
-const hole = {
-  id: 'hole',
-  x: at(40),
-  y: at(100),
-  width: at(60),
-  length: at(60),
-  closedBy: 'excluder' as const,
-};
+const underHole = (closedBy: Hole['closedBy']): DesignContent => ({
+  ...nucleus,
+  roof: { ...nucleus.roof, room: at(30) },
+  layers: nucleus.layers.map((layer) =>
+    layer.kind === 'sheet'
+      ? {
+          ...layer,
+          holes: [{ id: 'hole', x: at(40), y: at(100), width: at(60), length: at(60), closedBy }],
+        }
+      : layer,
+  ),
+});
 /** Boxes that are built, heated and aired in every way. */
 const BOXES: Readonly<Record<string, DesignContent>> = {
   nucleus,
@@ -44,11 +48,8 @@ const BOXES: Readonly<Record<string, DesignContent>> = {
   'door on vent': doorAt('vent'),
   'fine mesh below': { ...nucleus, floor: { ...nucleus.floor, kind: 'mesh', mesh: 1.5 } },
   'a tray below': { ...nucleus, floor: { ...nucleus.floor, kind: 'tray', mesh: 3 } },
-  'a hole with an excluder above': {
-    ...nucleus,
-    roof: { ...nucleus.roof, room: at(30) },
-    layers: nucleus.layers.map((layer) => (layer.kind === 'sheet' ? { ...layer, holes: [hole] } : layer)),
-  },
+  'a hole with an excluder above': underHole('excluder'),
+  'a hole with a bee escape above': underHole('escape'),
 };
 const noon = sunAt('2026-07-01T11:00:00Z', 48, 16);
 const SKIES: Readonly<Record<string, Partial<Conditions>>> = {
