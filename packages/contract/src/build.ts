@@ -46,6 +46,8 @@ export const BuildPart = z.strictObject({
   bends: z.array(BendLine),
   /** Net of all that is cut away, of one, in kg. */
   weight_kg: z.number(),
+  /** Printed in one piece, or in pieces that are joined: its length, width and thickness are what it fills, and no sheet is cut for it. */
+  printed: z.literal(true).optional(),
 });
 export type BuildPart = z.infer<typeof BuildPart>;
 

@@ -70,6 +70,7 @@ export { bayIdsOf, bodiesOf, mainBody, sheetsOf } from './box/stack.ts';
 export { withCover, withExcluder, withRim, withStorey } from './box/stackAdds.ts';
 export { withLayerAt, withoutLayer } from './box/stackMoves.ts';
 export { standardBody, standardDesign } from './box/standardDesign.ts';
+export { withPrinted } from './box/withPrinted.ts';
 export { daylightHours } from './calendar/daylight.ts';
 export {
   type Day,
@@ -92,7 +93,14 @@ export { SHEETS as sheetsCaution } from './carpentry/cautions.ts';
 export { fileName } from './carpentry/fileName.ts';
 export { fittingNames } from './carpentry/fittings.ts';
 export { parts, partsProblems } from './carpentry/parts.ts';
-export { bedProblem, printedSolids, printerFor, printPlan, usualPrinter } from './carpentry/print.ts';
+export {
+  bedProblem,
+  printedSolids,
+  printerFor,
+  printPlan,
+  printsIt,
+  usualPrinter,
+} from './carpentry/print.ts';
 export { equipmentProblem, readyFrames, spareCombWords } from './carpentry/register.ts';
 export {
   type LikeSheets,

@@ -1,3 +1,4 @@
+import { withPrinted } from '@yellow-cell/core';
 import { Check } from '../parts/Check.tsx';
 import { LengthField } from '../parts/LengthField.tsx';
 import type { DraftDesk } from './useDraft.ts';
@@ -28,7 +29,7 @@ export function OwnedFields({ desk }: { desk: DraftDesk }) {
         label="Its parts are printed"
         checked={bed !== null}
         onChange={(on) =>
-          desk.edit((now) => ({ ...now, bed: on ? { width: { mm: 220 }, length: { mm: 220 } } : null }))
+          desk.edit((now) => withPrinted(now, on ? { width: { mm: 220 }, length: { mm: 220 } } : null))
         }
       />
       {bed && (

@@ -1,6 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import type { Joint } from '@yellow-cell/contract';
-import { buildSteps, parts } from '@yellow-cell/core';
+import { buildSteps, parts, printsIt } from '@yellow-cell/core';
 import { Printer } from 'lucide-react';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -77,20 +77,22 @@ export function BuildScreen() {
             ))}
           </select>
         </label>
-        <label className="flex items-center gap-2 text-soft">
-          with
-          <select
-            className="field w-auto"
-            value={joint}
-            onChange={({ target }) => set('joint', target.value)}
-          >
-            {JOINTS.map(([key, name]) => (
-              <option key={key} value={key}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+        {!printsIt(design) && (
+          <label className="flex items-center gap-2 text-soft">
+            with
+            <select
+              className="field w-auto"
+              value={joint}
+              onChange={({ target }) => set('joint', target.value)}
+            >
+              {JOINTS.map(([key, name]) => (
+                <option key={key} value={key}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         <span className="flex items-center gap-2 text-soft">
           boxes
           <Stepper

@@ -17,7 +17,11 @@ export function PartList({ answer, boxes }: { answer: PartsAnswer; boxes: number
     <div className="grid gap-5 xl:grid-cols-[1.1fr_1fr]">
       <div>
         {open.length === 0 ? (
-          <p className="mb-2 text-soft">All parts close: together they make the measures drawn.</p>
+          <p className="mb-2 text-soft">
+            {answer.parts.some(({ printed }) => printed)
+              ? 'Printed parts are told by the room that they fill; their meshes are under Files, their time and plastic under Weight and cost.'
+              : 'All parts close: together they make the measures drawn.'}
+          </p>
         ) : (
           open.map(({ key, sentence }) => (
             <Notice key={key} kind="danger">
@@ -56,7 +60,7 @@ export function PartList({ answer, boxes }: { answer: PartsAnswer; boxes: number
                       .join(' × ')}
                     {units === 'mm' ? ' mm' : ''}
                   </td>
-                  <td>{MATERIALS[each.material]}</td>
+                  <td>{each.printed ? 'printed' : MATERIALS[each.material]}</td>
                 </tr>
               ))}
             </tbody>
@@ -82,8 +86,10 @@ function ChosenPart({ part }: { part: BuildPart }) {
         {part.key} {part.name}
       </h2>
       <p className="text-sm text-soft">
-        Seen from its inner face{part.grain === 'none' ? '' : `, grain along its ${part.grain}`};{' '}
-        <Said>{part.weight_kg.toFixed(2)} kg.</Said>
+        {part.printed
+          ? 'The room that it fills on the bed'
+          : `Seen from its inner face${part.grain === 'none' ? '' : `, grain along its ${part.grain}`}`}
+        ; <Said>{part.weight_kg.toFixed(2)} kg.</Said>
       </p>
       <PartDrawing part={part} height={300} />
       {part.machining.length > 0 && (

@@ -1,11 +1,13 @@
 import type { DesignContent, Family, NestAnswer, StockSheet } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { deriveBox } from '../box/model.ts';
+import { bodiesOf } from '../box/stack.ts';
+import { withPrinted } from '../box/withPrinted.ts';
 import { defaultConstants } from '../constants/registry.ts';
 import { familyDesign, observation } from '../families/build.ts';
 import { families } from '../families/families.ts';
 import { nest, nestRounds } from '../nest/nest.ts';
-import { parts } from './parts.ts';
+import { parts, parts as partsOf } from './parts.ts';
 import { bedProblem, printerFor, printPlan, usualPrinter } from './print.ts';
 import { boxesPerSheet, costOf, sheetGroups, worthKeeping } from './sheets.ts';
 import { buildSteps, earliestDays } from './steps.ts';
@@ -193,6 +195,48 @@ describe('printed parts', () => {
       defaultConstants,
     );
     expect(bedProblem(tiny)).toContain('too small');
+  });
+
+  it('are the parts of the box, of one stuff, as heavy as the plan says, and no sheet is cut for them', () => {
+    const plan = printPlan(small, printerFor(small, null), defaultConstants);
+    const { parts, closures, weights } = partsOf({ design: small });
+    const printed = parts.filter((part) => part.printed);
+    expect(printed.map(({ of, name, weight_kg }) => [of, name, weight_kg * 1_000])).toEqual(
+      plan.map(({ of, name, grams }) => [of, name, expect.closeTo(grams, 9)]),
+    );
+    for (const [at, { length_mm, width_mm, thickness_mm, material }] of printed.entries()) {
+      const [x = 0, y = 0, z = 0] = plan[at]?.size_mm ?? [];
+      expect([length_mm, width_mm, thickness_mm, material]).toEqual([
+        Math.max(x, y),
+        Math.min(x, y),
+        z,
+        'plastic',
+      ]);
+    }
+    // What is laid into them is as in any other box: a mesh in the tray.
+    const others = parts.filter((part) => !part.printed);
+    expect(others.map(({ material }) => material)).toContain('mesh');
+    expect(others.map(({ material }) => material)).not.toContain('pine');
+    expect(new Set(parts.map(({ key }) => key)).size).toBe(parts.length);
+    const groups = sheetGroups([{ design: 'x', boxes: 1, parts }], [], 3);
+    expect(groups.flatMap((group) => group.parts)).toHaveLength(others.length);
+    expect(closures).toEqual([]);
+    expect(weights.empty_kg).toBeCloseTo(
+      parts.reduce((sum, { count, weight_kg }) => sum + count * weight_kg, 0),
+      9,
+    );
+  });
+
+  it('make a box of plastic of one of wood, and of wood again; what is folded is not printed', () => {
+    const wood = familyDesign('nucleus');
+    const made = withPrinted(wood, small.bed);
+    const stuff = (design: DesignContent) => new Set(bodiesOf(design).map(({ material }) => material));
+    expect(stuff(made)).toEqual(new Set(['plastic']));
+    expect(partsOf({ design: made }).parts.some((part) => part.printed)).toBe(true);
+    expect(withPrinted(made, null)).toEqual(wood);
+    expect(stuff(withPrinted(familyDesign('foldedSheet'), null))).toEqual(stuff(familyDesign('foldedSheet')));
+    const folded = { ...familyDesign('foldedSheet'), bed: small.bed };
+    expect(partsOf({ design: folded }).parts.some((part) => part.printed)).toBe(false);
   });
 
   it('with a wide flat opening say that it is printed over air', () => {

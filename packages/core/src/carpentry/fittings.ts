@@ -1,5 +1,6 @@
 import type { DesignContent, Fitting, Joint } from '@yellow-cell/contract';
 import { bodiesOf, sheetsOf } from '../box/stack.ts';
+import { printsIt } from './print.ts';
 
 /** A screw or nail at each corner about every so many mm of height, and one at each end. */
 const SCREW_EVERY_MM = 60;
@@ -29,7 +30,7 @@ export function fittingsOf(design: DesignContent, joint: Joint): Fitting[] {
   const entrances = bodies.flatMap((body) => body.entrances);
   const joints = bodies.length - 1 + (design.floor.fixed ? 0 : 1);
   const screws =
-    joint === 'box' || design.folding
+    joint === 'box' || design.folding || printsIt(design)
       ? 0
       : bodies.reduce((sum, { depth }) => sum + 4 * (Math.ceil(depth.mm / SCREW_EVERY_MM) + 1), 0);
   const holes = sheetsOf(design).flatMap((sheet) => sheet.holes);

@@ -1,4 +1,11 @@
-import type { BuildPart, PartMaterial, PartsAnswer, PartsQuestion, Problem } from '@yellow-cell/contract';
+import type {
+  BuildPart,
+  DesignContent,
+  PartMaterial,
+  PartsAnswer,
+  PartsQuestion,
+  Problem,
+} from '@yellow-cell/contract';
 import { designProblems } from '../box/designProblems.ts';
 import { type Constants, constantsWith } from '../constants/registry.ts';
 import { refuse } from '../problems.ts';
@@ -7,6 +14,7 @@ import { fittingsOf } from './fittings.ts';
 import { layFlat, volumeOf } from './layFlat.ts';
 import type { Piece } from './piece.ts';
 import { piecesOf } from './pieces.ts';
+import { printerFor, printPlan, printsIt } from './print.ts';
 import { weightsOf } from './weights.ts';
 
 /** All that a box is built from (handbook 4): parts with their machining, fittings, whether they close, and what it weighs. Throws `ProblemsError`. */
@@ -14,11 +22,16 @@ export function parts(question: PartsQuestion, constants = constantsWith(questio
   const { design, joint = 'butt' } = question;
   refuse(partsProblems({ design }));
   const pieces = piecesOf(design, joint, constants.pieceOver_mm);
-  const found = gathered(pieces, constants);
+  const isPrinted = printsIt(design);
+  const found = lettered([
+    ...(isPrinted ? printedParts(design, constants) : []),
+    ...gathered(isPrinted ? pieces.filter(isLaidIn) : pieces, constants),
+  ]);
   return {
     parts: found,
     fittings: fittingsOf(design, joint),
-    closures: closuresOf(design, pieces),
+    // What is printed in one piece closes as its mesh does.
+    closures: isPrinted ? [] : closuresOf(design, pieces),
     weights: weightsOf(design, found, constants),
   };
 }
@@ -45,8 +58,45 @@ function gathered(pieces: readonly Piece[], constants: Constants): BuildPart[] {
       byKey.set(same, { key: '', name, of, material, count: 1, ...flat, weight_kg });
     }
   }
-  return [...byKey.values()].map((part, index) => ({ ...part, key: letterOf(index) }));
+  return [...byKey.values()];
 }
+
+const lettered = (found: readonly BuildPart[]): BuildPart[] =>
+  found.map((part, index) => ({ ...part, key: letterOf(index) }));
+
+/** What is laid, glued or set into a printed part, and not printed with it. */
+const LAID_IN: readonly PartMaterial[] = ['mesh', 'excluder', 'cloth', 'foil', 'slats', 'glass'];
+const isLaidIn = ({ material, name }: Piece): boolean =>
+  LAID_IN.includes(material) || (name.startsWith('Pane') && name !== 'Pane rail');
+
+/** Each as the printer makes it, by the space that it fills: the same pieces as its plan and its meshes. */
+const printedParts = (design: DesignContent, constants: Constants): BuildPart[] =>
+  printPlan(design, printerFor(design, null), constants).map(({ of, name, size_mm: [x, y, z], grams }) => {
+    const [length_mm, width_mm] = [Math.max(x, y), Math.min(x, y)];
+    return {
+      key: '',
+      name,
+      of,
+      material: 'plastic',
+      count: 1,
+      length_mm,
+      width_mm,
+      thickness_mm: z,
+      grain: 'none',
+      rings: [
+        [
+          [0, 0],
+          [length_mm, 0],
+          [length_mm, width_mm],
+          [0, width_mm],
+        ],
+      ],
+      machining: [],
+      bends: [],
+      weight_kg: grams / 1_000,
+      printed: true,
+    };
+  });
 
 /** A, B … Z, AA, AB …: short enough to be chalked on a part. */
 function letterOf(index: number): string {

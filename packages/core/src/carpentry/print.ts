@@ -13,6 +13,9 @@ export const usualPrinter: PrinterBed = {
   layer_mm: 0.3,
   speed_mms: 80,
 };
+/** What is folded from a sheet is not printed, whatever bed it names. */
+export const printsIt = ({ bed, folding }: DesignContent): boolean => bed !== null && folding === null;
+
 /** The bed that a design names, on a printer otherwise as the breeder's own. */
 export const printerFor = ({ bed }: DesignContent, own: PrinterBed | null): PrinterBed => ({
   ...(own ?? usualPrinter),

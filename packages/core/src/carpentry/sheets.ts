@@ -42,6 +42,7 @@ export function sheetGroups(
   const groups = new Map<string, { material: PartMaterial; thickness_mm: number; parts: NestPart[] }>();
   for (const { design, boxes, parts } of wanted) {
     for (const cutPart of parts) {
+      if (cutPart.printed) continue;
       const part = ripped(cutPart, stock);
       const key = `${part.material} ${Number(part.thickness_mm.toFixed(2))}`;
       const group = groups.get(key) ?? {

@@ -5,6 +5,7 @@ import type { Constants } from '../constants/registry.ts';
 import { capital } from '../say/words.ts';
 import { DUST, FINISH, GLASS, KNIFE, LIFT, PAINT, SAW } from './cautions.ts';
 import { parts as partsOf } from './parts.ts';
+import { printsIt } from './print.ts';
 
 const quantity = (list: readonly BuildPart[]): string =>
   list.map(({ key, name, count }) => `${count} × ${key} ${name.toLowerCase()}`).join(', ');
@@ -36,7 +37,7 @@ function workpieces(design: DesignContent, { parts, closures }: ReturnType<typeo
   return {
     design,
     closures,
-    printed: design.bed !== null,
+    printed: printsIt(design),
     sieves,
     glass,
     sawn: of(

@@ -8,6 +8,7 @@ import { familyRules } from './familyRules.ts';
 import type { Finding, Rule, Scene } from './finding.ts';
 import { gapRules } from './gapRules.ts';
 import { passageRules } from './passageRules.ts';
+import { printRules } from './printRules.ts';
 import { stackRules } from './stackRules.ts';
 
 /** Every rule that a design is held to, in the order in which they are told when equally bad. */
@@ -17,6 +18,7 @@ const rules: readonly Rule[] = [
   ...bodyRules,
   ...gapRules,
   ...stackRules,
+  ...printRules,
   ...familyRules,
 ];
 

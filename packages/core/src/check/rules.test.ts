@@ -96,6 +96,11 @@ const broken: readonly (readonly [string, () => DesignContent, RegExp])[] = [
     /By the bee escape all bees of .+ go down to .+ and do not come back/,
   ],
   [
+    'printedStuff',
+    () => main(familyDesign('smallFormat'), (body) => ({ ...body, material: 'pine' })),
+    /a body is drawn of another material/,
+  ],
+  [
     'heldInside',
     () => board(familyDesign('donorHolding'), { up: mm(-8) }),
     /The queen held in Left can walk to Right/,

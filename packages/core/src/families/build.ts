@@ -5,6 +5,7 @@ import { withBody, withLayers, withPart } from '../box/parts.ts';
 import { coverSheet, EXCLUDER_SLOT_MM, emptyBody, excluderSheet, MESH_MM, mm } from '../box/plainParts.ts';
 import { bodiesOf, mainBody } from '../box/stack.ts';
 import { standardBody, standardDesign } from '../box/standardDesign.ts';
+import { withPrinted } from '../box/withPrinted.ts';
 
 /** A sound design of each family to start from; each passes its own checks. Lengths in mm. */
 const TEN = mm(373);
@@ -179,11 +180,10 @@ function smallFormat(): DesignContent {
     frames: [4, 3],
     family: 'smallFormat',
   });
-  return {
-    ...design,
-    floor: { ...design.floor, kind: 'tray', mesh: MESH_MM },
-    bed: { width: mm(350), length: mm(350) },
-  };
+  return withPrinted(
+    { ...design, floor: { ...design.floor, kind: 'tray', mesh: MESH_MM } },
+    { width: mm(350), length: mm(350) },
+  );
 }
 
 /** Corrugated plastic, mesh windows at both ends, one cut-out door. */
