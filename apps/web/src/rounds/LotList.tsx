@@ -102,7 +102,7 @@ function LotLine({ state: { lot, have, open, wanted }, odds, today }: LotLinePro
           className={LINK}
           onClick={() => void log(`${lot.name}: no more wanted`, [draft('lotDropped', { lot: lot.id })])}
         >
-          {left > 0 ? 'No more wanted' : 'Take it off the list'}
+          {left === 0 ? 'Take it off the list' : isOverdue ? 'Done, or no more wanted' : 'No more wanted'}
         </button>
       </p>
     </li>

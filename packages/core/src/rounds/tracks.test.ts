@@ -92,4 +92,9 @@ describe('what rounds take up', () => {
       ['2026-05-25', 0],
     ]);
   });
+  it('of a plan that was not grafted are empty', () => {
+    const missed = of(round({ planned: true }));
+    expect([missed.donors, missed.starters]).toEqual([[], []]);
+    expect(steps(missed.finisher)).toEqual([]);
+  });
 });

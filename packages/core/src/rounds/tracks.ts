@@ -24,13 +24,15 @@ export interface Tracks {
 /** As told where it was told; else cells go from the starter to the finisher the day after the graft and stay until they are ripe (handbook 5). */
 export function tracksOf(
   {
-    views,
+    views: rounds,
     lots,
     season,
   }: { views: readonly RoundView[]; lots: readonly LotState[]; season: Pick<RearingSeason, 'banked'> },
   from: Day,
   to: Day,
 ): Tracks {
+  // What was planned and not grafted has taken nothing up.
+  const views = rounds.filter(({ missed }) => !missed);
   const days = Math.max(0, daysBetween(from, to) + 1);
   const finisher = new Array<number>(days).fill(0);
   const incubator = new Array<number>(days).fill(0);
