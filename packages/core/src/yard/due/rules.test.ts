@@ -8,7 +8,17 @@ import { switchOf } from '../../constants/switches.ts';
 import { boxViews } from '../boxView.ts';
 import { compartmentsOf } from '../compartments.ts';
 import { fold } from '../fold.ts';
-import { begun, doorsAlike, known, OF, threeWayDesign, told, weatherOf, workOf } from '../story.test.kit.ts';
+import {
+  begun,
+  doorsAlike,
+  known,
+  OF,
+  stockedIn,
+  threeWayDesign,
+  told,
+  weatherOf,
+  workOf,
+} from '../story.test.kit.ts';
 import { feedUse } from './careRules.ts';
 import type { Weather } from './expectation.ts';
 import { expectationsOf, rules } from './rules.ts';
@@ -231,6 +241,26 @@ describe('rules that raise work', () => {
     expect(kinds([])).toContain('searchWildCells');
     expect(kinds([searched(6)])).not.toContain('searchWildCells');
     expect(kinds([searched(1)])).toContain('searchWildCells');
+  });
+
+  it('what was combined is looked at after a week, unless it was searched three days on or later', () => {
+    const other = stockedIn('colony-2', 1, day(0));
+    const joined = told('combined', day(10), {
+      ...IN,
+      colony: 'colony-2',
+      intoBox: 'box-1',
+      into: 'colony-1',
+    });
+    const searched = (on: number) => told('wildCellsSearched', day(on), { ...IN, found: 0 });
+    expect(raised([other], 'lookAfterCombining')).toBeUndefined();
+    expect(raised([other, joined], 'lookAfterCombining')).toMatchObject({
+      from: day(17),
+      expected: day(17),
+      to: day(19),
+      lapses: true,
+    });
+    expect(raised([other, joined, searched(12)], 'lookAfterCombining')).toBeDefined();
+    expect(raised([other, joined, searched(13)], 'lookAfterCombining')).toBeUndefined();
   });
 
   it('an untreated colony is marked after a season, and never named before', () => {
