@@ -100,6 +100,8 @@ export function specialBoxes({ designs, yards, year }: Special): Diary {
     { hour: 10 },
   );
   starter(diary, room('X1'), seed, rearing, year);
+  for (let week = 0; week <= CARED_WEEKS; week += 1)
+    diary.write('wildCellsSearched', plusDays(on('04-19'), 7 * week), { ...rearing, found: 0 }, { hour: 17 });
   const wanted = seedFrom(SEED + 2);
   const lots = LOTS.map(([day, name, queens, by]) => ({ day, lot: wanted.id(), name, queens, by: on(by) }));
   bank(seed, diary, hive('K1', on('05-02')), room('K1'), year, lots[0]?.lot ?? '');
@@ -153,6 +155,8 @@ const LOTS_BEFORE = [
   ['05-30', 'Late requeening', 16, '08-25'],
 ] as const;
 const SEED = 51;
+/** The finisher is searched every week as long as rounds are grafted. */
+const CARED_WEEKS = 12;
 
 type Of = { box: string; colony: string };
 

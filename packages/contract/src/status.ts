@@ -135,6 +135,7 @@ export const DueKind = z.enum([
   'settleSuspicion',
   'seeTrouble',
   'reloadBank',
+  'careFinisher',
   'donorComb',
   'reduce',
   'expand',

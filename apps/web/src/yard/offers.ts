@@ -129,6 +129,8 @@ export function answerTo(
     case 'donorComb':
     case 'reloadBank':
       return frames;
+    case 'careFinisher':
+      return search;
     case 'seeTrouble': {
       // Wasps and robbers are met at the entrance first (handbook 2, entrances).
       const open = entrances.filter(({ opening }) => opening.state === 'open').map(({ id }) => id);

@@ -31,6 +31,7 @@ const KINDS: Readonly<Record<DueKind, true>> = {
   settleSuspicion: true,
   seeTrouble: true,
   reloadBank: true,
+  careFinisher: true,
   donorComb: true,
   reduce: true,
   expand: true,

@@ -71,6 +71,31 @@ const reloadBank: Rule = {
   },
 };
 
+const careFinisher: Rule = {
+  kind: 'careFinisher',
+  title: 'Care for the finisher',
+  why: 'Cells are fed by young bees: young brood goes up and old brood down, and a wild cell ends those that were given.',
+  source: 'Finishing',
+  figures: ['finisherCare_d'],
+  raise: (given) => {
+    const { box, compartment, colony, constants } = given;
+    const led = box.runs?.some(
+      (run) => run.playbook === 'finisher' && !run.ended && meets(run.bays, compartment.bays),
+    );
+    // Its playbook leads it, by its own clocks.
+    if (led) return undefined;
+    const begun = sinceRole(given);
+    const since = colony.searched && colony.searched.on > begun ? colony.searched.on : begun;
+    const on = plusDays(since, constants.finisherCare_d);
+    return {
+      from: plusDays(on, -1),
+      expected: on,
+      to: plusDays(on, 1),
+      reason: `${since === begun ? 'It serves so since' : 'Searched last'} ${showDay(since)}. Young brood up beside the cells, old brood down, and every frame searched for wild cells.`,
+    };
+  },
+};
+
 const donorComb: Rule = {
   kind: 'donorComb',
   title: 'Change the donor’s comb',
@@ -202,6 +227,7 @@ export const nestRules: readonly Rule[] = [
   crowded,
   weak,
   reloadBank,
+  careFinisher,
   donorComb,
   workStarter,
   reduce,

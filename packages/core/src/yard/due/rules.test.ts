@@ -9,6 +9,7 @@ import { boxViews } from '../boxView.ts';
 import { compartmentsOf } from '../compartments.ts';
 import { fold } from '../fold.ts';
 import {
+  bays,
   begun,
   doorsAlike,
   known,
@@ -188,6 +189,27 @@ describe('rules that raise work', () => {
     expect(raised([role('donor')], 'reloadBank')).toBeUndefined();
     expect(raised([role('starter')], 'workStarter')).toMatchObject({ from: day(1), to: day(2) });
     expect(raised([role('starter'), role('bank')], 'workStarter')).toBeUndefined();
+  });
+
+  it('a finisher is cared for every week, from when it serves so or was last searched, but not while it is led', () => {
+    const serves = told('roleSet', day(1), { box: 'box-1', role: 'finisher' });
+    const searched = (on: number) => told('wildCellsSearched', day(on), { ...IN, found: 0 });
+    expect(raised([], 'careFinisher')).toBeUndefined();
+    expect(raised([serves], 'careFinisher')).toMatchObject({ from: day(7), expected: day(8), to: day(9) });
+    expect(raised([searched(0), serves], 'careFinisher')).toMatchObject({ expected: day(8) });
+    expect(raised([serves, searched(6)], 'careFinisher')).toMatchObject({
+      expected: day(13),
+      reason: expect.stringMatching(/^Searched last 16 May/),
+    });
+    const begins = told('playbookBegun', day(2), {
+      box: 'box-1',
+      run: 'run-1',
+      playbook: 'finisher',
+      bays: [...bays.slice(0, 1)],
+    });
+    expect(raised([serves, begins], 'careFinisher')).toBeUndefined();
+    const ends = told('playbookEnded', day(5), { box: 'box-1', run: 'run-1', done: true });
+    expect(raised([serves, begins, ends], 'careFinisher')).toBeDefined();
   });
 
   it('room is given again as days grow warm, where nothing is known of six weeks ago too, and not in a warm autumn', () => {

@@ -20,6 +20,7 @@ const INSIDE: readonly DueKind[] = [
   'checkIntroduction',
   'refillFeed',
   'reloadBank',
+  'careFinisher',
   'donorComb',
 ];
 

@@ -136,7 +136,16 @@ export const roles: Readonly<Record<Role, RoleRow>> = {
     sign: 'Fi',
     statuses: ['queenright', 'laying', 'proven', 'stocked', 'unknown'],
     offers: ['framesMoved', 'wildCellsSearched', 'strengthSeen', 'fed'],
-    raises: [...OPEN_ENDS, ...FED, ...FLIES, ...QUEEN, 'weak', 'searchWildCells', 'lookAfterCombining'],
+    raises: [
+      ...OPEN_ENDS,
+      ...FED,
+      ...FLIES,
+      ...QUEEN,
+      'weak',
+      'searchWildCells',
+      'lookAfterCombining',
+      'careFinisher',
+    ],
     warns: {
       cellGiven: 'A ripe cell emerges here among the cells that are being fed; its virgin tears them down.',
     },
