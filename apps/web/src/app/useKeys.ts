@@ -1,10 +1,11 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 
 /** Single keys for the whole screen, letters in either case; silent while somebody types or a dialog is open. */
 export function useKeys(keys: Readonly<Record<string, () => void>>): void {
   const latest = useRef(keys);
   latest.current = keys;
-  useEffect(() => {
+  // With what is drawn, and not a moment after: a key that is pressed as soon as it stands is heard.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (
         event.ctrlKey ||
