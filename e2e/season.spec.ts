@@ -148,10 +148,10 @@ test('an order of thirty is planned, dragged, remade after a lost week, given, t
   await expect(rows).toHaveCount(30);
   await page.getByRole('button', { name: 'None' }).click();
   for (const at of [0, 1]) await rows.nth(at).locator('label').click();
-  await page.getByRole('button', { name: 'Queens handed over for Order of thirty: 2 rooms' }).click();
+  await page.getByRole('button', { name: 'Queens handed over for Order of thirty: 2 queens' }).click();
   await expect(rows).toHaveCount(28);
   await page.getByRole('button', { name: 'All 28' }).click();
-  await page.getByRole('button', { name: 'Queens handed over for Order of thirty: 28 rooms' }).dblclick();
+  await page.getByRole('button', { name: 'Queens handed over for Order of thirty: 28 queens' }).dblclick();
   await expect(rows).toHaveCount(0);
   await page.getByRole('link', { name: 'Rounds', exact: true }).click();
   await expect(order(page)).toContainText('All are handed over.');

@@ -62,4 +62,22 @@ describe('building from outside', () => {
     },
     20_000,
   );
+
+  it('gives a saw nothing of what is printed: meshes of it, and a cut list that says what each part fills', async () => {
+    const printed = familyDesign('smallFormat');
+    // A plain floor, so that nothing is laid in either.
+    const all = { ...printed, floor: { ...printed.floor, kind: 'solid' } };
+    const textOf = async (of: object, format: string) => {
+      const result = await computeText('export', JSON.stringify({ design: of, name: 'P', format, boxes: 1 }));
+      if (!result.ok) throw new Error(result.problems[0]?.sentence);
+      return subjects.export.answer.parse(result.answer).content;
+    };
+    const drawn = (svg: string) => [...svg.matchAll(/data-part="(\w+)"/g)].map(([, key]) => key);
+    const list = (await textOf(printed, 'csv')).split('\r\n');
+    const mesh = list.find((line) => line.includes('mesh'))?.split(',')[0];
+    expect(drawn(await textOf(printed, 'svg'))).toEqual([mesh]);
+    expect(drawn(await textOf(all, 'svg'))).toEqual([]);
+    expect(await textOf(all, 'dxf')).toContain('SECTION');
+    expect(Buffer.from(await textOf(all, 'pdf'), 'base64').toString('latin1')).toContain('%PDF-');
+  }, 20_000);
 });

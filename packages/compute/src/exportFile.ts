@@ -53,8 +53,10 @@ export async function exportFile(question: ExportQuestion): Promise<ExportAnswer
     return answer(zipSync(Object.fromEntries(files)), 'stl.zip');
   }
   const built = parts(question);
-  if (format === 'dxf') return answer(partsDxf(built.parts));
-  if (format === 'svg') return answer(partsSvg(built.parts));
+  // What is printed goes out as meshes; a saw or a laser has nothing to cut of it.
+  const cut = built.parts.filter(({ printed }) => !printed);
+  if (format === 'dxf') return answer(partsDxf(cut));
+  if (format === 'svg') return answer(partsSvg(cut));
   return answer(cutListCsv(built.parts, built.fittings, question.boxes ?? 1, question.measures ?? METRIC));
 }
 

@@ -208,7 +208,7 @@ export { type DonorRecord, donorRecords } from './rounds/donors.ts';
 export { freeFrom } from './rounds/freeFrom.ts';
 export { graftWindow } from './rounds/graftWindow.ts';
 export { type IncubatorWatch, incubatorOf } from './rounds/incubator.ts';
-export { isOpen, lotsOf, stillWanted } from './rounds/lotsOf.ts';
+export { isOpen, lotsOf, SEASON_BACK_D, stillWanted } from './rounds/lotsOf.ts';
 export { oddsAsked } from './rounds/oddsAsked.ts';
 export { type PlanChange, planChanges } from './rounds/planChanges.ts';
 export { type QueensOdds, queensOdds } from './rounds/queensOdds.ts';
@@ -237,7 +237,7 @@ export type { Helper, SeasonHabits } from './rounds/seasonHabits.ts';
 export { oddsProblems, seasonOdds } from './rounds/seasonOdds.ts';
 export { seasonReplayed } from './rounds/seasonReplayed.ts';
 export { type Taken, tracksOf } from './rounds/tracks.ts';
-export { type Virgins, virginsOf } from './rounds/virginsOf.ts';
+export { agesOf, type Virgins, virginsOf } from './rounds/virginsOf.ts';
 export {
   celsiusIn,
   degreesOf,

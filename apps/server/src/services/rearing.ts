@@ -1,5 +1,5 @@
 import type { PastSeason, RearingSeason } from '@yellow-cell/contract';
-import { lotsOf, plusDays } from '@yellow-cell/core';
+import { lotsOf, plusDays, SEASON_BACK_D } from '@yellow-cell/core';
 import type { Store } from '../store/database.ts';
 import {
   bankedQueens,
@@ -15,15 +15,13 @@ import {
 import type { Context } from './context.ts';
 import { firstYard } from './firstYard.ts';
 
-/** Queens of rounds further back are counted in the record, and not planned with. */
-const BACK_D = 150;
 /** Virgins of cells given so long ago have flown, or never will. */
 const FLIGHTS_D = 45;
 
 /** All that a season of rearing is planned with, as things stand on a day. */
 export const rearingSeason = (context: Context, on: string): Promise<RearingSeason> =>
   context.reading(async (store) => {
-    const rounds = await roundsFrom(store, plusDays(on, -BACK_D));
+    const rounds = await roundsFrom(store, plusDays(on, -SEASON_BACK_D));
     return {
       rounds,
       lots: lotsOf(await lotEvents(store)),

@@ -1,5 +1,13 @@
 import type { DesignContent, PartsAnswer, Workshop } from '@yellow-cell/contract';
-import { bedProblem, type Constants, deriveBox, printerFor, printPlan, sheetGroups } from '@yellow-cell/core';
+import {
+  bedProblem,
+  type Constants,
+  deriveBox,
+  printerFor,
+  printPlan,
+  printsIt,
+  sheetGroups,
+} from '@yellow-cell/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useSay } from '../app/units.ts';
@@ -56,7 +64,7 @@ export function WeightView({ design, answer, workshop, constants }: WeightViewPr
           </Link>
           .
         </p>
-        {design.bed && <Printing design={design} workshop={workshop} constants={constants} />}
+        {printsIt(design) && <Printing design={design} workshop={workshop} constants={constants} />}
       </section>
       <section>
         <h2 className="text-lg">Cost of one box</h2>
@@ -87,8 +95,8 @@ export function WeightView({ design, answer, workshop, constants }: WeightViewPr
               </div>
             </dl>
             <p className="text-xs text-soft">
-              Sheets by the area that the parts take of them, with a fifth for saw cuts and offcuts; whole
-              sheets are reckoned under Sheets.
+              {printsIt(design) ? 'Plastic by its weight; sheets' : 'Sheets'} by the area that the parts take
+              of them, with a fifth for saw cuts and offcuts; whole sheets are reckoned under Sheets.
             </p>
           </>
         )}
@@ -116,7 +124,20 @@ function costsOf(answer: PartsAnswer, workshop: Workshop) {
     const price = workshop.fittings[key];
     return { name: `${count} × ${name.toLowerCase()}`, cost: price === undefined ? null : price * count };
   });
-  const all = [...sheets, ...fittings];
+  const printed_kg = answer.parts.reduce(
+    (sum, { printed, count, weight_kg }) => sum + (printed ? count * weight_kg : 0),
+    0,
+  );
+  const plastic =
+    printed_kg > 0
+      ? [
+          {
+            name: 'Plastic of the printed parts',
+            cost: workshop.plastic === null ? null : printed_kg * workshop.plastic,
+          },
+        ]
+      : [];
+  const all = [...plastic, ...sheets, ...fittings];
   const known = all.filter(({ cost }) => cost !== null);
   return { lines: known.length === 0 ? [] : all, unknown: known.length < all.length };
 }

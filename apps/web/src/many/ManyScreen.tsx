@@ -140,6 +140,7 @@ function Rooms({
   const useForm = actForms[act];
   const form = useForm(view);
   const { ready: asked, drafts: draftsOf, most, apart } = form;
+  const one = manyActs[act].eachQueen ? 'queen' : 'room';
   /** What was chosen by hand, against what is proposed. */
   const [byHand, setByHand] = useState<Readonly<Record<string, boolean>>>({});
   const [reason, setReason] = useState('');
@@ -199,7 +200,7 @@ function Rooms({
           tooMany !== undefined || warnings.length > 0 ? { ...one, note: reason.trim() } : one,
       ),
     );
-    const delivery = await log(`${form.words}: ${countOf(chosen.length, 'room')}`, drafts);
+    const delivery = await log(`${form.words}: ${countOf(chosen.length, one)}`, drafts);
     setRefused(delivery.state === 'refused' ? delivery.problems[0]?.sentence : undefined);
     if (delivery.state !== 'refused') {
       // What was chosen for the next go while this one was on its way stays chosen.
@@ -280,8 +281,8 @@ function Rooms({
             onClick={() => void enter()}
           >
             {chosen.length === 0
-              ? `${manyActs[act].title}: no room chosen`
-              : `${say(form.words)}: ${countOf(chosen.length, 'room')}`}
+              ? `${manyActs[act].title}: no ${one} chosen`
+              : `${say(form.words)}: ${countOf(chosen.length, one)}`}
           </button>
         </div>
       </div>

@@ -1,5 +1,5 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
-import { cellsLeft, cellsUntil, countOf, plusDays, type RoundView } from '@yellow-cell/core';
+import { agesOf, cellsLeft, cellsUntil, countOf, plusDays, type RoundView } from '@yellow-cell/core';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { yardsQuery } from '../app/queries.ts';
@@ -26,8 +26,8 @@ export function GiveIn({ view, today }: { view: RoundView; today: string }) {
       )}
       {virgins && (
         <Ways name="Give its virgins" act="virgin" round={round.id}>
-          {countOf(virgins.count, 'virgin')} in the incubator, {virgins.age_d.join(' to ')} days old: given in
-          a cage with candy to rooms a day without a queen, or thrown away under “Cells carried on”.
+          {countOf(virgins.count, 'virgin')} in the incubator, {agesOf(virgins)}: given in a cage with candy
+          to rooms a day without a queen, or thrown away under “Cells carried on”.
         </Ways>
       )}
     </>

@@ -27,7 +27,7 @@ export function SeasonPlan({ rearing }: { rearing: Rearing }) {
     [season, constants, today, habits, flying, anew],
   );
   const canChange = plansToChange(season, today);
-  const plan = useSeasonPlan(asked);
+  const plan = useSeasonPlan(asked, constants);
   return (
     <section aria-label="The season as one plan" className="no-print mt-4 border-t border-hairline pt-2">
       <h2 className="eyebrow">The season as one plan</h2>
@@ -93,6 +93,7 @@ function WhatIsWanted({ asked: { needs, earliest, lastGraft }, today, surely }: 
   const say = useSay();
   const open = needs.filter(({ queens }) => queens > 0);
   const late = open.filter(({ lot }) => lot.by < earliest);
+  const isOver = lastGraft !== undefined && lastGraft < today;
   const total = open.reduce((sum, { queens }) => sum + queens, 0);
   if (needs.length === 0)
     return <p className="text-sm text-soft">Say first what queens are wanted, and by when.</p>;
@@ -111,9 +112,7 @@ function WhatIsWanted({ asked: { needs, earliest, lastGraft }, today, surely }: 
       {late.map(({ lot, queens }) => (
         <p key={lot.id} className="text-sm font-semibold text-danger">
           {say(
-            lot.by < today
-              ? `${queens} of them for ${lot.name}, wanted by ${showDay(lot.by, today)}: overdue. A new round has them from ${showDay(earliest, today)}.`
-              : `${queens} of them for ${lot.name} by ${showDay(lot.by, today)}: too late for a new round. The earliest that one is ready is ${showDay(earliest, today)}.`,
+            `${queens} of them for ${lot.name} by ${showDay(lot.by, today)}: ${lot.by < today ? 'overdue' : 'too late for a new round'}. ${isOver ? 'No round is to be grafted any more before winter.' : `The earliest that one is ready is ${showDay(earliest, today)}.`}`,
           )}
         </p>
       ))}

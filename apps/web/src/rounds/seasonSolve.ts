@@ -1,5 +1,5 @@
 import type { SeasonAnswer, SeasonQuestion } from '@yellow-cell/contract';
-import { seasonChanges } from '@yellow-cell/core';
+import { type Constants, seasonChanges } from '@yellow-cell/core';
 import { ApiError, sendJson } from '../app/api.ts';
 
 export const solveSeason = (question: SeasonQuestion): Promise<SeasonAnswer> =>
@@ -23,8 +23,9 @@ export async function tellBrings(
   answer: SeasonAnswer,
   tell: (brought: readonly Brought[], left: number) => void,
   isWanted: () => boolean,
+  constants: Constants,
 ): Promise<void> {
-  const changes = seasonChanges(question);
+  const changes = seasonChanges(question, constants);
   const brings: Brought[] = [];
   tell(brings, changes.length);
   for (const change of changes) {

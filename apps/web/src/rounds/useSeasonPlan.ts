@@ -1,5 +1,5 @@
 import type { SeasonAnswer } from '@yellow-cell/contract';
-import type { SeasonAsked } from '@yellow-cell/core';
+import type { Constants, SeasonAsked } from '@yellow-cell/core';
 import { useEffect, useRef, useState } from 'react';
 import { type Brought, solveSeason, tellBrings, whyUnsolved } from './seasonSolve.ts';
 
@@ -13,7 +13,7 @@ export interface FoundPlan {
 }
 
 /** A plan asked of the solver, then what more of each thing would bring; another question, or a stop, ends what is under way. */
-export function useSeasonPlan(asked: SeasonAsked) {
+export function useSeasonPlan(asked: SeasonAsked, constants: Constants) {
   const [found, setFound] = useState<FoundPlan>();
   const [asking, setAsking] = useState(false);
   const [failed, setFailed] = useState<string>();
@@ -41,7 +41,9 @@ export function useSeasonPlan(asked: SeasonAsked) {
         setFound({ asked, answer, brings, left });
       tell([], 0);
       setAsking(false);
-      await tellBrings(asked.question, answer, tell, isWanted).catch(() => isWanted() && tell([], undefined));
+      await tellBrings(asked.question, answer, tell, isWanted, constants).catch(
+        () => isWanted() && tell([], undefined),
+      );
     } catch (error) {
       if (isWanted()) setFailed(whyUnsolved(error));
     } finally {

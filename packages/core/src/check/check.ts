@@ -4,6 +4,7 @@ import { limitsOf } from '../box/limits.ts';
 import { deriveBox } from '../box/model.ts';
 import { bodyRules } from './bodyRules.ts';
 import { entranceRules } from './entranceRules.ts';
+import { escapeRules } from './escapeRules.ts';
 import { familyRules } from './familyRules.ts';
 import type { Finding, Rule, Scene } from './finding.ts';
 import { gapRules } from './gapRules.ts';
@@ -14,6 +15,7 @@ import { stackRules } from './stackRules.ts';
 /** Every rule that a design is held to, in the order in which they are told when equally bad. */
 const rules: readonly Rule[] = [
   ...passageRules,
+  ...escapeRules,
   ...entranceRules,
   ...bodyRules,
   ...gapRules,

@@ -168,36 +168,6 @@ const holesAcross: Rule = ({ model, design }) => {
   });
 };
 
-/** Uses that a room loses with its bees. */
-const WANTS_BEES: readonly BayUse[] = ['colony', 'mating', 'held', 'grafts', 'bees', 'bank'];
-
-/** A bee escape empties what is above it; where bees are to stay there it does harm. */
-const escapes: Rule = ({ model, design }) =>
-  design.layers
-    .flatMap((layer) => (layer.kind === 'sheet' ? layer.holes : []))
-    .filter(({ closedBy }) => closedBy === 'escape')
-    .map(({ id }): Finding => {
-      const way = model.passages.find(({ part, down }) => part === id && down);
-      const [below, above] = way?.between ?? [];
-      const upper = model.compartments.find(({ spaces }) => spaces.includes(above ?? ''));
-      const harms = upper !== undefined && WANTS_BEES.includes(upper.use);
-      return {
-        kind: 'escapeClears',
-        severity: 'danger',
-        holds: way !== undefined && !harms,
-        places: [id],
-        sentence:
-          way === undefined
-            ? 'The bee escape leads nowhere: what lies over or under it closes it.'
-            : harms
-              ? `By the bee escape all bees of ${upper.name} go down to ${namesOf(model, [below ?? ''])} and do not come back: what they hold above is left, and a queen of theirs meets those below.`
-              : `The bee escape lets bees down to ${namesOf(model, [below ?? ''])}, and not back: what is above it is empty in a day or two.`,
-        ...(harms
-          ? { fix: { label: 'Plug the hole', apply: () => withPart(design, id, { closedBy: 'plug' }) } }
-          : {}),
-      };
-    });
-
 const isCheek = ({ spaces }: Scene['model'], between: Passage['between']): boolean =>
   spaces.some(({ id, kind }) => kind === 'cheek' && between.includes(id));
 
@@ -354,4 +324,4 @@ const tight = (design: DesignContent) => ({
   ends: length(0),
 });
 
-export const passageRules: readonly Rule[] = [meant, leaks, holesAcross, escapes, heldQueen, betweenColonies];
+export const passageRules: readonly Rule[] = [meant, leaks, holesAcross, heldQueen, betweenColonies];

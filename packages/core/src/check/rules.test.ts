@@ -5,7 +5,6 @@ import { deriveBox } from '../box/model.ts';
 import { withBody, withLayers, withPart } from '../box/parts.ts';
 import { coverSheet, emptyBody, mm, paneOf } from '../box/plainParts.ts';
 import { bodiesOf, mainBody, sheetsOf } from '../box/stack.ts';
-import { withStorey } from '../box/stackAdds.ts';
 import { familyDesign, observation } from '../families/build.ts';
 import { families } from '../families/families.ts';
 import { checkDesign } from './check.ts';
@@ -31,36 +30,6 @@ const underWide = (insideWidth: Body['insideWidth']): DesignContent =>
       return [first, emptyBody(ids.next('body'), ids.next('bay'), { ...first, insideWidth }), ...rest];
     },
   );
-
-/** A storey over a nucleus that serves so, a board between them with a hole that a bee escape closes. */
-const overEscape = (use: 'colony' | 'stores'): DesignContent => {
-  const storeys = withStorey(nucleus());
-  const [, upper] = bodiesOf(storeys);
-  const parted = withLayers(storeys, (layers, ids) =>
-    layers.flatMap((layer) =>
-      layer.id === upper?.id
-        ? [
-            coverSheet(ids.next('sheet'), {
-              thickness: mm(12),
-              each: false,
-              holes: [
-                {
-                  id: ids.next('hole'),
-                  x: mm(90),
-                  y: mm(200),
-                  width: mm(40),
-                  length: mm(40),
-                  closedBy: 'escape',
-                },
-              ],
-            }),
-            layer,
-          ]
-        : [layer],
-    ),
-  );
-  return (upper?.bays ?? []).reduce((now, { id }) => withPart(now, id, { use }), parted);
-};
 
 /** What is done to a sound box, and the check that must speak, with the words that it must use. */
 const broken: readonly (readonly [string, () => DesignContent, RegExp])[] = [
@@ -89,11 +58,6 @@ const broken: readonly (readonly [string, () => DesignContent, RegExp])[] = [
     'holeAcross',
     () => door(two(), { side: 'front', along: mm(186.5) }),
     /lies across a board between Left and Right/,
-  ],
-  [
-    'escapeClears',
-    () => overEscape('colony'),
-    /By the bee escape all bees of .+ go down to .+ and do not come back/,
   ],
   [
     'printedStuff',
@@ -447,25 +411,4 @@ it('ids in a sentence become names, also where one begins like another', () => {
   const named = { ...model, spaces: [...model.spaces, { ...model.spaces[0], id: longer, name: 'Loft' }] };
   const scene = { design, model: named } as unknown as Parameters<typeof inWords>[0];
   expect(inWords(scene, [spaces[0] ?? '', longer], `${longer} and ${spaces[0]}`)).toBe('Loft and Left');
-});
-
-it('a bee escape empties what is above it, parts its room from the one below, and is no way back', () => {
-  const clears = (design: DesignContent) => checkDesign(design).filter(({ kind }) => kind === 'escapeClears');
-  const stores = overEscape('stores');
-  expect(clears(stores)).toMatchObject([
-    { holds: true, sentence: expect.stringMatching(/lets bees down to .+, and not back/) },
-  ]);
-  const { compartments, passages } = deriveBox(stores);
-  expect(compartments).toHaveLength(2);
-  expect(passages.filter(({ down }) => down)).toMatchObject([{ reason: 'hole', gap_mm: 8 }]);
-  const shut = sheetsOf(stores).find(({ holes }) => holes.some(({ closedBy }) => closedBy === 'escape'));
-  const covered = withLayers(stores, (layers, ids) =>
-    layers.flatMap((layer) =>
-      layer.id === shut?.id ? [layer, coverSheet(ids.next('sheet'), { each: false })] : [layer],
-    ),
-  );
-  expect(clears(covered)).toMatchObject([
-    { holds: false, sentence: 'The bee escape leads nowhere: what lies over or under it closes it.' },
-  ]);
-  expect(clears(nucleus())).toEqual([]);
 });

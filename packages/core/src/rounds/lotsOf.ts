@@ -30,8 +30,8 @@ export function lotsOf(events: readonly LogEvent[], known: readonly Lot[] = []):
 export const stillWanted = ({ queens, handedOver = 0 }: Pick<Lot, 'queens' | 'handedOver'>): number =>
   Math.max(0, queens - handedOver);
 
-/** A lot that was not handed over whole is wanted for so long after its day: as far back as rounds are planned with. */
-const OVERDUE_D = 150;
+/** So far back rounds are planned with, and a lot that was not handed over whole is wanted: what is older is the record's. */
+export const SEASON_BACK_D = 150;
 /** Whether queens of it are still to be handed over. */
 export const isOpen = (lot: Lot, today: Day): boolean =>
-  stillWanted(lot) > 0 && lot.by >= plusDays(today, -OVERDUE_D);
+  stillWanted(lot) > 0 && lot.by >= plusDays(today, -SEASON_BACK_D);

@@ -35,11 +35,18 @@ export function queensOdds(
           ),
       0,
     );
-  const found: QueensOdds[] = [];
-  let queens = Math.min(grafts, rooms);
-  for (const share of [...SHARES].reverse()) {
-    while (queens > 0 && atLeast(queens) < share) queens--;
-    if (queens > 0 && found.at(-1)?.queens !== queens) found.push({ queens, chance: atLeast(queens) });
-  }
-  return found.reverse();
+  const most = Math.min(grafts, rooms);
+  const found = SHARES.map((share) => {
+    // The chance falls as more are wanted.
+    let [sure, unsure] = [0, most + 1];
+    while (unsure - sure > 1) {
+      const queens = Math.floor((sure + unsure) / 2);
+      if (atLeast(queens) >= share) sure = queens;
+      else unsure = queens;
+    }
+    return sure;
+  });
+  return [...new Set(found)]
+    .filter((queens) => queens > 0)
+    .map((queens) => ({ queens, chance: atLeast(queens) }));
 }

@@ -2,6 +2,7 @@ import { type Day, plusDays } from '../calendar/days.ts';
 import { showDay } from '../calendar/showDay.ts';
 import { countOf } from '../say/words.ts';
 import type { RoundView } from './rearing.ts';
+import { agesOf } from './virginsOf.ts';
 
 export interface RoundStep {
   title: string;
@@ -94,7 +95,7 @@ export function roundSteps(view: RoundView): RoundStep[] {
           step(
             'Give the virgins, or throw them away',
             [days.emergence[0], virgins.until],
-            `${countOf(virgins.count, 'virgin')} in the incubator, ${agesOf(virgins.age_d)} old.`,
+            `${countOf(virgins.count, 'virgin')} in the incubator, ${agesOf(virgins)}.`,
             true,
           ),
         ]
@@ -109,9 +110,6 @@ export function roundSteps(view: RoundView): RoundStep[] {
     step('Ready to be taken', putOff(days.take), 'Having laid two weeks; better three or four.'),
   ];
 }
-
-const agesOf = ([least, most]: readonly [number, number]): string =>
-  least === most ? countOf(most, 'day') : `${least} to ${countOf(most, 'day')}`;
 
 /** Whether a step still lies ahead on a day, or is still asked for. */
 export const isAhead = ({ asks, to, until }: RoundStep, on: Day): boolean => (asks ? until : to) >= on;

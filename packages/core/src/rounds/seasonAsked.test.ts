@@ -196,7 +196,7 @@ describe('a plan of rounds', () => {
   it('is asked anew with more of each thing, and each is a question that the solver takes', () => {
     const { question } = ask(of);
     if (!question) throw new Error('Something is wanted.');
-    const changes = seasonChanges(question);
+    const changes = seasonChanges(question, defaultConstants);
     expect(changes.map(({ name }) => name)).toEqual([
       '10 more rooms from now on',
       'One more finisher',
@@ -219,14 +219,19 @@ describe('a plan of rounds', () => {
     const helped = ask(of, { ...HABITS, helpers: [{ name: 'Wren', hours: 9, away: [] }] }).question;
     if (!helped) throw new Error('Something is wanted.');
     expect(helped).toMatchObject({ helpers: [{ name: 'Wren', hours: 9 }], work: HABITS.work });
-    expect(seasonChanges(helped).find(({ name }) => name.includes('hours'))?.question.helpers).toHaveLength(
-      2,
+    expect(
+      seasonChanges(helped, defaultConstants).find(({ name }) => name.includes('hours'))?.question.helpers,
+    ).toHaveLength(2);
+    const free = seasonChanges(
+      { ...question, weekdays: [1, 2, 3, 4, 5, 6, 7], closed: [] },
+      defaultConstants,
     );
-    const free = seasonChanges({ ...question, weekdays: [1, 2, 3, 4, 5, 6, 7], closed: [] });
     expect(free).toHaveLength(8);
     // Nothing is offered of what no question knows.
     const { donors: _d, starters: _s, finishers: _f, ...bare } = question;
-    expect(seasonChanges({ ...bare, weekdays: [], closed: [] }).map(({ name }) => name)).toEqual([
+    expect(
+      seasonChanges({ ...bare, weekdays: [], closed: [] }, defaultConstants).map(({ name }) => name),
+    ).toEqual([
       '10 more rooms from now on',
       '15 more cells in a round',
       '20 more places in the bank',

@@ -1,18 +1,21 @@
 import type { SeasonQuestion } from '@yellow-cell/contract';
 import { later, plusDays } from '../calendar/days.ts';
+import type { Constants } from '../constants/registry.ts';
 
 /** What a season could have more of, each asked anew: the answer beside that of the question says what it would bring. */
 export interface SeasonChange {
   name: string;
   question: SeasonQuestion;
 }
-const MORE = { rooms: 10, cells: 15, places: 20, finisher: 48, hours: 5, days: 7 };
-const BANK_D = 21;
+const MORE = { rooms: 10, cells: 15, places: 20, hours: 5, days: 7 };
 /** The solver takes so many groups of rooms. */
 const MOST_GROUPS = 40;
 const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
 
-export function seasonChanges(question: SeasonQuestion): SeasonChange[] {
+export function seasonChanges(
+  question: SeasonQuestion,
+  { finisherMost, bankAge_d }: Pick<Constants, 'finisherMost' | 'bankAge_d'>,
+): SeasonChange[] {
   const { compartments, cells, weekdays = [], closed = [], bank, lots, from, incubator } = question;
   const { donors, starters, finishers, helpers } = question;
   const to = lots.map(({ by }) => by).reduce(later, from);
@@ -24,7 +27,7 @@ export function seasonChanges(question: SeasonQuestion): SeasonChange[] {
     }),
     ...change(
       'One more finisher',
-      finishers ? { finishers: { ...finishers, cells: finishers.cells + MORE.finisher } } : {},
+      finishers ? { finishers: { ...finishers, cells: finishers.cells + finisherMost } } : {},
       finishers !== undefined,
     ),
     ...change(`${MORE.cells} more cells in a round`, { cells: { ...cells, most: cells.most + MORE.cells } }),
@@ -44,8 +47,14 @@ export function seasonChanges(question: SeasonQuestion): SeasonChange[] {
       finishers !== undefined,
     ),
     ...change(
-      bank ? `${MORE.places} more places in the bank` : `A bank of ${MORE.places} places for three weeks`,
-      { bank: bank ? { ...bank, places: bank.places + MORE.places } : { days: BANK_D, places: MORE.places } },
+      bank
+        ? `${MORE.places} more places in the bank`
+        : `A bank of ${MORE.places} places for ${bankAge_d} days`,
+      {
+        bank: bank
+          ? { ...bank, places: bank.places + MORE.places }
+          : { days: bankAge_d, places: MORE.places },
+      },
     ),
     ...change(
       `${MORE.hours} more hours a week`,

@@ -1,6 +1,7 @@
 import type { CalendarAnswer, Round } from '@yellow-cell/contract';
 import { type Day, daysBetween, plusDays } from '../calendar/days.ts';
 import type { Constants } from '../constants/registry.ts';
+import { countOf } from '../say/words.ts';
 import { cellsLeft } from './cellsOf.ts';
 
 /** Virgins of a round that hatched in an incubator, and wait there to be given. */
@@ -27,3 +28,7 @@ export function virginsOf(
   const age = (born: Day): number => Math.max(0, daysBetween(born, today));
   return { count, age_d: [age(emergence[1]), age(emergence[0])], until };
 }
+
+/** “2 to 3 days old”. */
+export const agesOf = ({ age_d: [least, most] }: Pick<Virgins, 'age_d'>): string =>
+  `${least === most ? '' : `${least} to `}${countOf(most, 'day')} old`;

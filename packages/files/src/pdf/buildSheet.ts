@@ -49,7 +49,8 @@ export async function buildSheetPdf(sheet: BuildSheet): Promise<Uint8Array> {
   const paper = new Paper(sheet.paper, `Build sheet: ${sheet.name}`, sheet.measures);
   frontPage(paper, sheet);
   cutList(paper, sheet);
-  partDrawings(paper, sheet.answer.parts);
+  const cut = sheet.answer.parts.filter(({ printed }) => !printed);
+  if (cut.length > 0) partDrawings(paper, cut);
   sheetPages(paper, sheet);
   stepPages(paper, sheet);
   return await paper.bytes(
@@ -80,7 +81,9 @@ function frontPage(paper: Paper, { name, design, joint, boxes, answer }: BuildSh
   const open = answer.closures.filter(({ holds }) => !holds);
   paper.text(
     open.length === 0
-      ? 'All parts close: they make up the measures of the drawing.'
+      ? answer.closures.length === 0
+        ? 'Printed parts are listed by the room that they fill.'
+        : 'All parts close: they make up the measures of the drawing.'
       : `Not closing: ${open.map((each) => each.sentence).join(' ')}`,
     { bold: open.length > 0, gap: 3 },
   );
@@ -197,7 +200,9 @@ function cutList(paper: Paper, { answer, boxes }: BuildSheet): void {
       part.name,
       String(part.count * boxes),
       `${paper.figure(part.length_mm)} × ${paper.figure(part.width_mm)} × ${paper.figure(part.thickness_mm)}`,
-      `${part.material}${part.grain === 'none' ? '' : `, grain along ${part.grain}`}`,
+      part.printed
+        ? 'printed'
+        : `${part.material}${part.grain === 'none' ? '' : `, grain along ${part.grain}`}`,
       machiningWords(part, (mm) => paper.figure(mm)),
     ]);
   paper.heading('Fittings');

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { countOf, inRoom, type ManyRoom, roundViews, showWindow } from '@yellow-cell/core';
+import { countOf, inRoom, type ManyRoom, roundViews, showWindow, virginsOf } from '@yellow-cell/core';
 import { useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { newId } from '../../app/ids.ts';
@@ -50,10 +50,14 @@ export function useVirgin(view: YardView): ActForm {
   const { data: season } = useQuery(rearingQuery(view.on));
   const waiting = useMemo(
     () =>
-      (season ? roundViews(season, view.constants, view.on) : []).flatMap(({ round, days, virgins }) =>
-        virgins ? [{ round, days, virgins }] : [],
-      ),
-    [season, view.constants, view.on],
+      (season ? roundViews(season, view.constants, view.on) : []).flatMap(({ round, days, outcome }) => {
+        // What this device has given and not sent yet is in the yard's own state alone.
+        const here = [...view.state.attempts.values()].filter((each) => each.round === round.id).length;
+        const given = Math.max(here, outcome?.given ?? 0);
+        const virgins = virginsOf(round, days, given, view.on, view.constants);
+        return virgins ? [{ round, days, virgins }] : [];
+      }),
+    [season, view.constants, view.on, view.state.attempts],
   );
   const [typed, setTyped] = useState(params.get('round') ?? undefined);
   const chosen = waiting.find(({ round }) => round.id === typed) ?? (typed === '' ? undefined : waiting[0]);
