@@ -12,6 +12,7 @@ export function GiveIn({ view, today }: { view: RoundView; today: string }) {
   const { round, days, outcome, virgins } = view;
   const left = cellsLeft(round, outcome?.given ?? 0);
   const areRipe =
+    !virgins &&
     !round.planned &&
     round.accepted !== undefined &&
     left > 0 &&

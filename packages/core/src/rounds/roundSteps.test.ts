@@ -88,5 +88,12 @@ describe('what a round asks for', () => {
       detail: '20 virgins in the incubator, 2 to 3 days old.',
     });
     expect(askedOn('2026-07-12', hatched).asked).toEqual([]);
+    // Until the first hatches they are cells to be given, and from then on no longer: never both.
+    expect(askedOn('2026-06-11', hatched).asked).toContain('Ripe: give them');
+    const first = askedOn('2026-06-12', hatched);
+    expect(first.asked).toEqual(['Give the virgins, or throw them away']);
+    expect(roundSteps(first.view).find(({ title }) => title.startsWith('Give the virgins'))?.detail).toBe(
+      '20 virgins in the incubator, hatching.',
+    );
   });
 });

@@ -87,7 +87,8 @@ export function roundSteps(view: RoundView): RoundStep[] {
       'Ripe: give them',
       on(days.ripe),
       `${countOf(toGive > 0 ? toGive : cells, 'cell')}, upright and warm; emergence ${emerge}.`,
-      toGive > 0,
+      // What hatches in the incubator is no cell to be given any more.
+      toGive > 0 && !virgins,
       days.emergence[1],
     ),
     ...(virgins

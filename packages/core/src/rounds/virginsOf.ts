@@ -29,6 +29,6 @@ export function virginsOf(
   return { count, age_d: [age(emergence[1]), age(emergence[0])], until };
 }
 
-/** “2 to 3 days old”. */
+/** “2 to 3 days old”; on the first day, “hatching”. */
 export const agesOf = ({ age_d: [least, most] }: Pick<Virgins, 'age_d'>): string =>
-  `${least === most ? '' : `${least} to `}${countOf(most, 'day')} old`;
+  most === 0 ? 'hatching' : `${least === most ? '' : `${least} to `}${countOf(most, 'day')} old`;
