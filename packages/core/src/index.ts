@@ -150,8 +150,9 @@ export {
   sharedSign,
   statusSigns,
 } from './drawing/signs.ts';
-export { familyDesign, type ObservationKind, observation } from './families/build.ts';
+export { familyDesign } from './families/build.ts';
 export { type FamilyCard, families, familyName } from './families/families.ts';
+export { type ObservationKind, observation } from './families/observation.ts';
 export { SYRUPS, storesPerKg } from './feed/feeds.ts';
 export { frameFormat, type StandardFormat, standardFormats, standardOf } from './formats/formats.ts';
 export { rebateFor } from './formats/lugs.ts';
@@ -415,7 +416,7 @@ export { restsUntil } from './yard/restsUntil.ts';
 export { proposedRole, roleOf } from './yard/roles/roleOf.ts';
 export { metIn, raisesIn, roleName, roles, roleTable } from './yard/roles/roles.ts';
 export { type InBox, roomName } from './yard/roomName.ts';
-export { roleSign, roomWords, statusLine } from './yard/roomWords.ts';
+export { isLetOut, roleSign, roomWords, statusLine } from './yard/roomWords.ts';
 export { type RoomYear, roomYears, type Stretch } from './yard/roomYear.ts';
 export { type FrameSlot, hangs, hangsComb, slotsOf } from './yard/slots.ts';
 export { asEvent, stateOfStanding } from './yard/standing.ts';

@@ -14,7 +14,7 @@ import { rowsOf } from './rows.ts';
 import { stateOf, surroundings } from './surroundings.ts';
 
 /** Raised whenever the same log would give other read rows: where theirs is another, they are made anew at the start. */
-export const FOLD_VERSION = 15;
+export const FOLD_VERSION = 16;
 
 /** Recomputes every read table of the breeder from the log. Must give the rows that stood there. */
 export async function rebuild(

@@ -13,6 +13,8 @@ import { pressedId, type SheetProps, shapeLook } from './sheet.ts';
 /** In the order in which they are met walking round the box, as if its skin were rolled out. */
 const SIDES: readonly Side[] = ['left', 'front', 'right', 'back'];
 const GAP_PX = 22;
+/** Of the names over the sides, on average. */
+const LETTER_PX = 6.6;
 const MARGIN = { side: 16, top: 26, bottom: 8 };
 
 /** All four sides rolled out in a row, as seen from outside: entrances are moved along and up and down. */
@@ -50,10 +52,13 @@ function AllSides(props: SheetProps) {
       (size.height - MARGIN.top - MARGIN.bottom) / tall,
     ),
   );
-  const start = (size.width - all * scale - 3 * GAP_PX) / 2;
-  const lefts = widths.map(
-    (_, index) => start + widths.slice(0, index).reduce((sum, width) => sum + width * scale + GAP_PX, 0),
+  // A side narrower than its name still takes the name's width.
+  const taken = widths.map((width, index) =>
+    Math.max(width * scale, NAMES[SIDES[index] ?? 'front'].length * LETTER_PX),
   );
+  const sumBefore = (index: number) => taken.slice(0, index).reduce((sum, width) => sum + width + GAP_PX, 0);
+  const start = Math.max(MARGIN.side, (size.width - sumBefore(taken.length) + GAP_PX) / 2);
+  const lefts = taken.map((_, index) => start + sumBefore(index));
   return (
     <div
       ref={ref}

@@ -106,6 +106,7 @@ const OBSERVATIONS: readonly (readonly [ObservationKind, string])[] = [
   ['display', 'one shown frame'],
   ['lifting', 'lifting top'],
   ['wall', 'standing wall'],
+  ['columns', 'two columns'],
 ];
 
 /** “I have such a body and such a board; I want so many.” */

@@ -3,7 +3,7 @@ import { memo } from 'react';
 import { useSay } from '../app/units.ts';
 import { rectOf, standing } from '../drawing/place.ts';
 import type { BoxView, CompartmentView } from './useYard.ts';
-import { BOX_SCALE, turnOf } from './YardBox.tsx';
+import { boxScale, turnOf } from './YardBox.tsx';
 
 interface SmallBoxProps {
   view: BoxView;
@@ -19,7 +19,7 @@ interface SmallBoxProps {
 export const SmallBox = memo(function SmallBox({ view, x, y, isChosen, isTabbed, onChoose }: SmallBoxProps) {
   const say = useSay();
   const { box, drawing, model, compartments } = view;
-  const placing = standing(BOX_SCALE, drawing);
+  const placing = standing(boxScale(drawing), drawing);
   const whole = placing.rect(rectOf(drawing.x, drawing.y));
   const words = compartments.map((each) => `${each.name} ${statusLine(each)}`).join(', ');
   return (

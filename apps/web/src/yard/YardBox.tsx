@@ -8,8 +8,11 @@ import { centreOf, rectOf, standing } from '../drawing/place.ts';
 import { SharedSign, StatusSign } from '../drawing/StatusSign.tsx';
 import type { BoxView, CompartmentView } from './useYard.ts';
 
-/** Sheet units for a mm of box. */
-export const BOX_SCALE = 0.235;
+/** Sheet units for a mm of box; a glass wall longer than any hive is drawn smaller, or it would lie over its neighbours. */
+const BOX_SCALE = 0.235;
+const LONGEST_MM = 640;
+export const boxScale = ({ x, y }: BoxView['drawing']): number =>
+  BOX_SCALE * Math.min(1, LONGEST_MM / Math.max(x[1] - x[0], y[1] - y[0]));
 export const LABEL_SIZE = 14;
 /** A front that looks south is drawn without turning. */
 const UNTURNED_DEG = 180;
@@ -37,7 +40,7 @@ export const YardBox = memo(function YardBox(props: YardBoxProps) {
   const { box, drawing, model, compartments } = view;
   const { label = box.label, labelSize = LABEL_SIZE, isTabbed = true } = props;
   const turn = turnOf(box);
-  const placing = standing(BOX_SCALE, drawing);
+  const placing = standing(boxScale(drawing), drawing);
   const occupied = new Set(
     compartments.filter(({ status }) => status !== 'empty').flatMap(({ bays }) => bays),
   );
@@ -195,9 +198,10 @@ function framesOfEmpty(compartments: readonly Compartment[], occupied: ReadonlyS
 /** How far below its middle a turned box reaches, for its label. */
 function lowestPoint(drawing: BoxView['drawing'], turn_deg: number): number {
   const turn = (turn_deg * Math.PI) / 180;
+  const scale = boxScale(drawing);
   const half = {
-    x: ((drawing.x[1] - drawing.x[0]) / 2) * BOX_SCALE,
-    y: ((drawing.y[1] - drawing.y[0]) / 2) * BOX_SCALE,
+    x: ((drawing.x[1] - drawing.x[0]) / 2) * scale,
+    y: ((drawing.y[1] - drawing.y[0]) / 2) * scale,
   };
   return Math.abs(half.x * Math.sin(turn)) + Math.abs(half.y * Math.cos(turn));
 }

@@ -1,5 +1,5 @@
 import type { EntranceState, EventKind } from '@yellow-cell/contract';
-import { type Expectation, inRoom, roles, statusAfter } from '@yellow-cell/core';
+import { type Expectation, inRoom, isLetOut, roles, statusAfter } from '@yellow-cell/core';
 import { type Draft, draft } from '../app/useLog.ts';
 import type { FormKind } from './ActionForms.tsx';
 import type { BoxView, CompartmentView } from './useYard.ts';
@@ -56,8 +56,10 @@ function offersOfStatus(boxView: BoxView, room: CompartmentView): Offer[] {
       };
       return [opened, eggs, fail];
     }
-    case 'caged':
-      return [{ name: 'How it goes…', kind: 'introductionSeen', act: 'introduction' }, eggs, take, fail];
+    case 'caged': {
+      const introduction: Offer = { name: 'How it goes…', kind: 'introductionSeen', act: 'introduction' };
+      return isLetOut(room) ? [eggs, introduction, take, fail] : [introduction, eggs, take, fail];
+    }
     case 'virgin':
       return first?.kind === 'declareFailed' && urgency !== 'ahead' ? [fail, eggs, combine] : [eggs, fail];
     case 'laying':
@@ -142,7 +144,9 @@ export function answerTo(
     case 'weak':
       return strength;
     case 'checkIntroduction':
-      return { name: 'How it goes…', kind: 'introductionSeen', act: 'introduction' };
+      return isLetOut(room)
+        ? { name: 'Eggs seen', kind: 'eggsSeen', act: draft('eggsSeen', of) }
+        : { name: 'How it goes…', kind: 'introductionSeen', act: 'introduction' };
     case 'nextStep':
       return {
         name: 'To the step',

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { familyDesign, observation } from '../families/build.ts';
+import { familyDesign } from '../families/build.ts';
+import { observation } from '../families/observation.ts';
 import { standardFormats } from '../formats/formats.ts';
 import { BEHIND_LUGS_MM, hasBottomSpace, ledgeFor, rebateFor, wallFor } from '../formats/lugs.ts';
 import { deriveBox } from './model.ts';

@@ -1,5 +1,5 @@
 import type { Bay, DesignContent, Entrance, FitAnswer, ReachQuestion } from '@yellow-cell/contract';
-import { type Block, lengthOf, type Span } from '../geometry/block.ts';
+import { type Block, hull, lengthOf, type Span } from '../geometry/block.ts';
 import { refuse } from '../problems.ts';
 import { placesIn } from './columns.ts';
 import { designProblems } from './designProblems.ts';
@@ -13,6 +13,7 @@ import { type Passage, passagesOf } from './passages.ts';
 import { type FrameSolid, type PlacedOpening, type Solids, solidsOf } from './solids.ts';
 import { framedGroups, type Space, spacesOf, spacesServed } from './spaces.ts';
 import { openStrips, type Stack, stackOf } from './stack.ts';
+import { storeysOf } from './storeys.ts';
 
 /** An opening through a wall and the spaces it comes out in. */
 export interface ServedOpening extends PlacedOpening {
@@ -26,6 +27,8 @@ export interface Compartment {
   name: string;
   bays: readonly string[];
   spaces: readonly string[];
+  /** Rims that open to it alone: its bees cross and come in there. */
+  rims: readonly string[];
   /** In its lowest body. */
   x: Span;
   block: Block;
@@ -101,28 +104,28 @@ function compartmentsIn(
       )
       .filter((group) => group.length > 0),
   );
-  return joinedStoreys(framed, passages).map((group): Compartment => {
+  return storeysOf(framed, spaces, passages).map(({ spaces: group, rims }): Compartment => {
     const ids = group.map(({ id }) => id);
+    const entered = [...ids, ...rims.map(({ id }) => id)];
     const bays = group.flatMap((space) => space.bays);
     const own = frames.filter(({ bay }) => bays.some(({ id }) => id === bay));
     const lowest = Math.min(...group.map(({ block }) => block.z[0]));
     const low = group.filter(({ block }) => block.z[0] === lowest);
-    const x: Span = [
-      Math.min(...low.map(({ block }) => block.x[0])),
-      Math.max(...low.map(({ block }) => block.x[1])),
-    ];
+    const x = hull(low.map(({ block }) => block.x));
+    const y = hull(low.map(({ block }) => block.y));
     return {
-      name: group[0]?.name ?? '',
+      name: nameIn(low),
       bays: bays.map(({ id }) => id),
       spaces: ids,
+      rims: rims.map(({ id }) => id),
       x,
-      block: { ...(low[0]?.block ?? { y: [0, 0], z: [0, 0] }), x },
+      block: { x, y, z: low[0]?.block.z ?? [lowest, lowest] },
       use: bays.find(({ use }) => use !== 'nothing')?.use ?? 'nothing',
       frames: own,
       entrances: openings
         .filter(isEntrance)
         .filter(({ serves }) =>
-          serves.some(({ space, clear_mm }) => ids.includes(space) && letsBeesIn(clear_mm)),
+          serves.some(({ space, clear_mm }) => entered.includes(space) && letsBeesIn(clear_mm)),
         ),
       fits: group.map(fitOfSpace),
       measures: measuresOf(group, own),
@@ -130,31 +133,19 @@ function compartmentsIn(
   });
 }
 
+/** By its lowest room; by that of each column where it stands in several bodies beside one another. */
+const nameIn = (low: readonly Space[]): string =>
+  low
+    .filter(({ body }, index) => low.findIndex((other) => other.body?.body.id === body?.body.id) === index)
+    .map(({ name }) => name)
+    .join(' and ');
+
 const letsBeesIn = (clear_mm: number): boolean => gap({ gap_mm: clear_mm }).passes.includes('worker');
 
 function fitOfSpace(space: Space): Compartment['fits'][number] {
   const format = space.bays[0]?.format ?? space.body?.body.format;
   const spacing = format ?? { pitch_mm: 1 };
   return { space: space.id, ...fitOf(lengthOf(space.block.x), placesIn(space.bays), spacing) };
-}
-
-/** Rooms one above another with nothing between them are one compartment; with a sheet or an excluder they are two. */
-function joinedStoreys(groups: Space[][], passages: readonly Passage[]): Space[][] {
-  const joined: Space[][] = [];
-  for (const group of groups) {
-    const under = joined.find((lower) =>
-      passages.some(
-        ({ reason, between, gap_mm }) =>
-          reason === 'joint' &&
-          gap({ gap_mm }).passes.includes('queen') &&
-          lower.some(({ id }) => between.includes(id)) &&
-          group.some(({ id }) => between.includes(id)),
-      ),
-    );
-    if (under) under.push(...group);
-    else joined.push([...group]);
-  }
-  return joined;
 }
 
 function driftsIn(compartments: readonly Compartment[], limits: Limits): Drift[] {

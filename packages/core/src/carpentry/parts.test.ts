@@ -8,8 +8,9 @@ import { mm } from '../box/plainParts.ts';
 import { mainBody } from '../box/stack.ts';
 import { standardBody } from '../box/standardDesign.ts';
 import { defaultConstants } from '../constants/registry.ts';
-import { familyDesign, observation } from '../families/build.ts';
+import { familyDesign } from '../families/build.ts';
 import { families } from '../families/families.ts';
+import { observation } from '../families/observation.ts';
 import { lengthOf } from '../geometry/block.ts';
 import { layFlat, volumeOf } from './layFlat.ts';
 import { parts } from './parts.ts';
@@ -79,6 +80,7 @@ const everyDesign: readonly (readonly [string, DesignContent])[] = [
   ...families.map(({ family }) => [family as string, familyDesign(family)] as const),
   ['lifting', observation('lifting')],
   ['wall', observation('wall')],
+  ['two columns', observation('columns')],
 ];
 
 describe.each(everyDesign)('%s', (_, design) => {

@@ -7,8 +7,9 @@ import { deriveBox } from '../box/model.ts';
 import { withBody, withoutPart, withPart } from '../box/parts.ts';
 import { mm } from '../box/plainParts.ts';
 import { bodiesOf, mainBody, sheetsOf } from '../box/stack.ts';
-import { familyDesign, familyDesigns, observation } from '../families/build.ts';
+import { familyDesign, familyDesigns } from '../families/build.ts';
 import { families } from '../families/families.ts';
+import { observation } from '../families/observation.ts';
 import { checkDesign } from './check.ts';
 
 const failing = (design: DesignContent) =>
@@ -25,6 +26,7 @@ describe('a sound design of each family', () => {
       ...familyDesigns,
       'observation, lifting': () => observation('lifting'),
       'observation, wall': () => observation('wall'),
+      'observation, two columns': () => observation('columns'),
     }),
   )('%s passes its checks, and its own schema', (_, make) => {
     expect(failing(make()).map(({ sentence }) => sentence)).toEqual([]);

@@ -43,7 +43,7 @@ export const nameOf = ({ spaces }: BoxModel, id: string): string =>
 export const namesOf = (model: BoxModel, ids: readonly string[]): string =>
   ids.map((id) => nameOf(model, id)).join(' and ');
 export const compartmentOf = ({ compartments }: BoxModel, space: string): Compartment | undefined =>
-  compartments.find(({ spaces }) => spaces.includes(space));
+  compartments.find(({ spaces, rims }) => spaces.includes(space) || rims.includes(space));
 
 /** Number of a board from the left in its body, as it is spoken of. */
 export function boardName({ boards }: BoxModel, id: string): string {

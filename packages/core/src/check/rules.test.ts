@@ -5,8 +5,9 @@ import { deriveBox } from '../box/model.ts';
 import { withBody, withLayers, withPart } from '../box/parts.ts';
 import { coverSheet, emptyBody, mm, paneOf } from '../box/plainParts.ts';
 import { bodiesOf, mainBody, sheetsOf } from '../box/stack.ts';
-import { familyDesign, observation } from '../families/build.ts';
+import { familyDesign } from '../families/build.ts';
 import { families } from '../families/families.ts';
+import { observation } from '../families/observation.ts';
 import { checkDesign } from './check.ts';
 import { inWords } from './passageRules.ts';
 

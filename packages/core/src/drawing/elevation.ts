@@ -1,6 +1,6 @@
 import type { Side } from '@yellow-cell/contract';
 import type { BoxModel } from '../box/model.ts';
-import { type Block, type Span, sized } from '../geometry/block.ts';
+import { type Block, hull, type Span, sized } from '../geometry/block.ts';
 import { type Drawing, type RectRole, type RectShape, rect } from './shapes.ts';
 
 /** One side of a box as seen from outside, x to the right and y up; its left end at x = 0. */
@@ -47,7 +47,7 @@ export function faceOf(
   const ends = side === 'front' || side === 'back';
   const all = [stack.foot, stack.head, ...stack.bodies.map(({ outside }) => outside)];
   const spans = all.map(({ x, y }) => (ends ? x : y));
-  const whole: Span = [Math.min(...spans.map(([from]) => from)), Math.max(...spans.map(([, to]) => to))];
+  const whole = hull(spans);
   const mirrored = side === 'back' || side === 'left';
   const toSheet = ({ x, y }: Block): Span => {
     const [from, to] = ends ? x : y;

@@ -1,7 +1,7 @@
 import type { BoxModel } from '../box/model.ts';
 import { type PlacedBoard, rebatesOf, windowOf } from '../box/solids.ts';
 import type { PlacedBody } from '../box/stack.ts';
-import type { Block, Span } from '../geometry/block.ts';
+import { type Block, hull, type Span } from '../geometry/block.ts';
 import { frameFromAbove } from './frameShapes.ts';
 import { type DimensionShape, type Drawing, type RectRole, type RectShape, rect } from './shapes.ts';
 
@@ -14,17 +14,12 @@ export function boxFromAbove(model: BoxModel, bodyId?: string): Drawing {
   const level = bodies.filter(({ z }) => z[0] === chosen.z[0]);
   return {
     view: 'above',
-    x: boundsOf(level.map(({ outside }) => outside.x)),
-    y: boundsOf(level.map(({ outside }) => outside.y)),
+    x: hull(level.map(({ outside }) => outside.x)),
+    y: hull(level.map(({ outside }) => outside.y)),
     rects: level.flatMap((placed) => bodyRects(placed, model)),
     dimensions: dimensionsOf(chosen, model),
   };
 }
-
-const boundsOf = (spans: readonly Span[]): Span => [
-  Math.min(...spans.map(([from]) => from)),
-  Math.max(...spans.map(([, to]) => to)),
-];
 
 function bodyRects(placed: PlacedBody, model: BoxModel): RectShape[] {
   const { body } = placed;

@@ -1,6 +1,6 @@
 import type { BoxModel } from '../box/model.ts';
 import type { Solid } from '../box/solids.ts';
-import { type Block, middleOf, type Span } from '../geometry/block.ts';
+import { type Block, hull, middleOf, type Span } from '../geometry/block.ts';
 import { frameCutOpen } from './frameShapes.ts';
 import { type Drawing, type RectRole, type RectShape, rect } from './shapes.ts';
 
@@ -45,7 +45,7 @@ export function boxInSection(model: BoxModel, view: 'across' | 'along', at?: num
   const all = [stack.foot, stack.head].map(({ x, y }) => (view === 'across' ? x : y));
   return {
     view,
-    x: [Math.min(...all.map(([from]) => from)), Math.max(...all.map(([, to]) => to))],
+    x: hull(all),
     y: [Math.min(0, ...solids.map(({ z }) => z[0])), Math.max(...solids.map(({ z }) => z[1]))],
     rects,
     dimensions: [],

@@ -1,18 +1,17 @@
-import type { Body, DesignContent, Family, Length, Sheet } from '@yellow-cell/contract';
+import type { Body, DesignContent, Family, Length } from '@yellow-cell/contract';
 import { withProposedEntrances } from '../box/entrances.ts';
 import { newDesign } from '../box/newDesign.ts';
 import { withBody, withLayers, withPart } from '../box/parts.ts';
-import { coverSheet, EXCLUDER_SLOT_MM, emptyBody, excluderSheet, MESH_MM, mm } from '../box/plainParts.ts';
+import { EXCLUDER_SLOT_MM, emptyBody, excluderSheet, MESH_MM, mm } from '../box/plainParts.ts';
 import { bodiesOf, mainBody } from '../box/stack.ts';
 import { standardBody, standardDesign } from '../box/standardDesign.ts';
 import { withPrinted } from '../box/withPrinted.ts';
+import { observation } from './observation.ts';
 
 /** A sound design of each family to start from; each passes its own checks. Lengths in mm. */
 const TEN = mm(373);
 const FIVE: Length = { mm: 190.5, typed: '7 1/2"' };
 const DEEP = 'langstroth-deep';
-
-export type ObservationKind = 'display' | 'lifting' | 'wall';
 
 export const familyDesigns: Readonly<Record<Family, () => DesignContent>> = {
   nucleus: () =>
@@ -217,120 +216,6 @@ function foldedSheet(): DesignContent {
     floor: { ...folded.floor, fixed: true },
     folding: { seamsTaped: true, marked: true, guided: true },
   };
-}
-
-const GLASS_WALL_MM = 4;
-
-/** One shown frame over a nucleus; a glazed rim over nine of ten; or frames one above another behind doors. */
-export function observation(kind: ObservationKind): DesignContent {
-  if (kind === 'wall') return standingWall();
-  if (kind === 'lifting') return liftingTop();
-  const nucleus = standardDesign({
-    format: DEEP,
-    insideWidth: FIVE,
-    thickness: mm(9.5),
-    frames: [5],
-    family: 'observation',
-  });
-  const body = mainBody(nucleus);
-  const width = 42;
-  const x = (body.insideWidth.mm - width) / 2;
-  // Shut for hours among people: air from below, and out at both ends above (handbook 8, display frame).
-  const floor = { ...nucleus.floor, kind: 'mesh' as const, mesh: MESH_MM };
-  const roof = { ...nucleus.roof, kind: 'glazed' as const, each: true };
-  return withLayers({ ...nucleus, floor, roof }, (layers, ids) => {
-    const sheet: Sheet = coverSheet(ids.next('sheet'), {
-      thickness: mm(12),
-      each: false,
-      fits: body.format.name,
-      holes: [
-        {
-          id: ids.next('hole'),
-          x: mm(body.insideWidth.mm / 2),
-          y: mm(body.insideLength.mm / 2),
-          width: mm(30),
-          length: mm(380),
-          closedBy: 'excluder',
-        },
-      ],
-    });
-    const shown = emptyBody(ids.next('body'), ids.next('bay'), {
-      ...body,
-      insideWidth: mm(width),
-      depth: mm(body.depth.mm),
-      wall: body.wall,
-    });
-    const bay = shown.bays[0] as Body['bays'][number];
-    const top: Body = {
-      ...shown,
-      name: 'Display',
-      glass: ['left', 'right'],
-      offset: { x: mm(x), y: mm(0) },
-      bays: [{ ...bay, use: 'held', frames: [{ id: ids.next('slot'), holds: 'display' }] }],
-      vents: (['front', 'back'] as const).map((side) => ({
-        id: ids.next('vent'),
-        side,
-        along: mm(width / 2),
-        height: mm(body.depth.mm - 40),
-        width: mm(20),
-        tall: mm(40),
-        mesh: MESH_MM,
-      })),
-    };
-    const cover = coverSheet(ids.next('sheet'), { each: false });
-    const [nuc] = layers as [Body];
-    const below: Body = {
-      ...nuc,
-      name: 'Nucleus',
-      bays: nuc.bays.map((each) => ({ ...each, use: 'bees' as const })),
-    };
-    return [below, sheet, top, cover];
-  });
-}
-
-/** A glazed rim over a whole body; bees come up when the tray is pulled. */
-function liftingTop(): DesignContent {
-  const plain = standardDesign({
-    format: DEEP,
-    insideWidth: TEN,
-    thickness: mm(9.5),
-    frames: [9],
-    family: 'observation',
-  });
-  const body = mainBody(plain);
-  return withLayers(
-    { ...plain, roof: { ...plain.roof, kind: 'glazed', thickness: mm(GLASS_WALL_MM) } },
-    (layers, ids) => {
-      const tray = coverSheet(ids.next('sheet'), { what: 'tray', each: false });
-      const rim: Body = {
-        ...emptyBody(ids.next('body'), ids.next('bay'), { ...body, depth: mm(260) }),
-        name: 'Glazed top',
-        rebate: null,
-        glass: ['front', 'back', 'left', 'right'],
-      };
-      return [...layers.filter(({ kind }) => kind === 'body'), tray, rim];
-    },
-  );
-}
-
-/** Three frames one above another between panes, behind insulated doors. */
-function standingWall(): DesignContent {
-  const one = standardBody(DEEP, mm(42));
-  const plain = newDesign({ ...one, thickness: mm(9.5), frames: [1], family: 'observation' });
-  const wall = mainBody(plain);
-  return withLayers({ ...plain, roof: { ...plain.roof, each: false } }, (layers, ids) => {
-    const pane = (body: Body): Body => ({ ...body, glass: ['left', 'right'], doors: true });
-    const more = [2, 3].map((): Body => {
-      const body = emptyBody(ids.next('body'), ids.next('bay'), one);
-      const bay = body.bays[0] as Body['bays'][number];
-      return pane({
-        ...body,
-        bays: [{ ...bay, use: 'colony', frames: [{ id: ids.next('slot'), holds: 'display' }] }],
-      });
-    });
-    const [first, ...rest] = layers;
-    return first?.kind === 'body' && first.id === wall.id ? [pane(first), ...more, ...rest] : layers;
-  });
 }
 
 /** Eight frames with the bank frame in their middle, in the room of two. */

@@ -131,7 +131,7 @@ export const families: readonly FamilyCard[] = [
     'observation',
     'Observation box',
     'Shows bees and queen behind glass',
-    'One shown frame, a whole box with a lifting top, or a standing wall',
+    'One shown frame, a whole box with a lifting top, or a standing wall of one or two columns',
     'panes',
     'room between two panes',
     'viewing',

@@ -16,6 +16,18 @@ it('a room is called by its status, and by what it serves as where that is not m
   );
 });
 
+it('a queen that was given free, or let out, is not called caged', () => {
+  const caged = (...queens: { caged?: true }[]) =>
+    room({ status: 'caged', since: '2026-05-24', queens: queens as never });
+  expect(roomWords(caged({ caged: true }))).toBe('caged queen');
+  expect(roomWords(caged({}))).toBe('queen given, free');
+  expect(statusLine(caged({}), '2026-05-31')).toBe('queen given, free since 24 May');
+  // Of several, one is in her cage yet; of none, nothing is known but that she was given.
+  expect(roomWords(caged({}, { caged: true }))).toBe('caged queen');
+  expect(roomWords(caged())).toBe('caged queen');
+  expect(roomWords(room({ queens: [{}] as never }))).toBe('laying');
+});
+
 it('with since when, where that is known', () => {
   expect(statusLine(room({ since: '2026-05-24' }), '2026-05-31')).toBe('laying since 24 May');
   expect(statusLine(room({}), '2026-05-31')).toBe('laying');

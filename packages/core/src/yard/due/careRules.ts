@@ -5,6 +5,7 @@ import type { Constants } from '../../constants/registry.ts';
 import { storesPerKg } from '../../feed/feeds.ts';
 import { capital, countOf } from '../../say/words.ts';
 import type { StandingCompartment } from '../compartments.ts';
+import { isLetOut } from '../roomWords.ts';
 import { feedWords, troubleWords } from '../statusWords.ts';
 import type { Case, Rule } from './expectation.ts';
 import { groundedDays } from './weather.ts';
@@ -254,15 +255,17 @@ const checkIntroduction: Rule = {
   why: 'A caged queen is let out by the bees in one to four days.',
   source: 'Giving cells',
   figures: ['releasedFrom_d', 'releasedTo_d'],
-  raise: ({ colony: { status, since }, constants }) =>
-    status !== 'caged'
-      ? undefined
-      : {
-          from: plusDays(since, constants.releasedFrom_d),
-          expected: plusDays(since, constants.releasedFrom_d + 1),
-          to: plusDays(since, constants.releasedTo_d),
-          reason: `A mated queen was given ${showDay(since)}. Out of the cage, and eggs soon after: she is accepted.`,
-        },
+  raise: ({ colony: { status, since }, compartment, constants }) => {
+    if (status !== 'caged') return undefined;
+    const free = isLetOut(compartment);
+    return {
+      ...(free ? { title: 'See whether she lays' } : {}),
+      from: plusDays(since, constants.releasedFrom_d),
+      expected: plusDays(since, constants.releasedFrom_d + 1),
+      to: plusDays(since, constants.releasedTo_d),
+      reason: `A mated queen was given ${showDay(since)}. ${free ? 'She is free among the bees, and eggs say that she is accepted.' : 'Out of the cage, and eggs soon after: she is accepted.'}`,
+    };
+  },
 };
 
 const settleSuspicion: Rule = {

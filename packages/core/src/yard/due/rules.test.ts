@@ -295,7 +295,16 @@ describe('rules that raise work', () => {
   it('a caged queen is looked after in a day to four', () => {
     const taken = told('failed', day(4), { ...OF, reason: 'cellNotOpened' });
     const given = told('queenGiven', day(5), { ...IN, queen: 'm', what: 'mated', caged: true });
-    expect(raised([taken, given], 'checkIntroduction')).toMatchObject({ from: day(6), to: day(9) });
+    expect(raised([taken, given], 'checkIntroduction')).toMatchObject({
+      title: 'See whether she is out of the cage',
+      from: day(6),
+      to: day(9),
+    });
+    const out = told('introductionSeen', day(6), { ...IN, what: 'released' });
+    expect(raised([taken, given, out], 'checkIntroduction')).toMatchObject({
+      title: 'See whether she lays',
+      to: day(9),
+    });
   });
 
   it('entrances that are easily taken for one another are marked before she flies', () => {

@@ -221,7 +221,7 @@ describe('a bank', () => {
 
   it('gives up one of them by name, and keeps the others', () => {
     expect(tell(...two, taken(undefined, 3)).toSettle.map(({ sentence }) => sentence)).toEqual([
-      'Which of the bank’s queens is taken?',
+      'Several queens live there: which of them is taken?',
     ]);
     const state = tell(...two, taken('q1', 3));
     expect(bankRoom(state)?.queens.map(({ id }) => id)).toEqual(['q2']);

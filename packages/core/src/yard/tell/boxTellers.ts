@@ -2,7 +2,7 @@ import type { BoxState } from '@yellow-cell/contract';
 import { designProblems } from '../../box/designProblems.ts';
 import { bayPartedBy } from '../../box/handPlace.ts';
 import { bodyWith } from '../../box/parts.ts';
-import { baysOf, bodiesOf, sheetsOf } from '../../box/stack.ts';
+import { bayIdsOf, baysOf, bodiesOf, sheetsOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
 import { designOf, drawnDesign, livingIn } from '../compartments.ts';
 import { partBay, regroup, settleRooms } from '../regroup.ts';
@@ -95,6 +95,9 @@ export const boxTellers: Tellers<BoxKind> = {
   roleSet(telling, { payload, occurredAt, zone }, on) {
     const box = standingBox(telling.boxes, payload.box, on);
     if (typeof box === 'string') return box;
+    const drawn = drawnDesign(telling.known.designs, box);
+    const has = drawn ? bayIdsOf(drawn) : [];
+    if (payload.bays?.some((bay) => !has.includes(bay))) return `Box ${box.label} has no such room.`;
     const set = { role: payload.role, since: on, at: occurredAt, zone, ...present({ bays: payload.bays }) };
     telling.boxes.set(box.id, { ...box, roles: [...(box.roles ?? []), set] });
     return undefined;

@@ -8,8 +8,9 @@ import { ofColony, present, standingBox, type Tellers, type Telling } from './te
 export const frameTellers: Tellers<'frameAudited' | 'framesMoved'> = {
   frameAudited: ofColony((colony, { frame: id, slot, sides, bees }, on, telling) => {
     const box = telling.boxes.get(colony.box);
-    if (!box || bayOf(telling.known.designs, box, slot) === undefined)
-      return 'There is no such place for a frame in that box.';
+    const bay = box && bayOf(telling.known.designs, box, slot);
+    if (!box || bay === undefined) return 'There is no such place for a frame in that box.';
+    if (!colony.bays.includes(bay)) return 'That place is not in the room of these bees.';
     if (holdsFeeder(telling, box, slot)) return FEEDER_THERE;
     const problem = clash(telling, { frame: id, at: { box: box.id, slot } });
     if (problem) return problem;

@@ -134,9 +134,11 @@ export const queenTellers: Tellers<QueenKind> = {
     const keeper = bank && livingColony(telling, bank, on);
     if (typeof keeper === 'string') return keeper;
     if (bank && to !== 'bank') return 'She is kept in a bank only where she is taken to the bank.';
+    if (bank && !isBank(telling, bank)) return 'Those bees are no bank: their room serves as something else.';
     if (lot !== undefined && !HANDED_OVER.includes(to))
       return 'She is handed over for a lot only where she is sold or goes to a colony.';
-    const queen = here.find((each) => each.id === named) ?? (here.length === 1 ? here[0] : undefined);
+    if (named === undefined && here.length > 1) return 'Several queens live there: which of them is taken?';
+    const queen = here.find((each) => each.id === named) ?? here[0];
     const sentence = isBank(telling, payload)
       ? fromBank(telling, payload, queen, on)
       : (observe(telling, 'queenTaken', payload, on, (attempt) =>
@@ -190,7 +192,7 @@ function bankHer(
   });
 }
 
-/** One of a bank's queens leaves it; which, must be known where there are several. */
+/** One of a bank's queens leaves it. */
 function fromBank(
   telling: Telling,
   payload: Payload<'queenTaken'>,
@@ -199,7 +201,7 @@ function fromBank(
 ): string | undefined {
   const bank = livingColony(telling, payload, on);
   if (typeof bank === 'string') return bank;
-  return queen ? undefined : 'Which of the bank’s queens is taken?';
+  return queen ? undefined : 'There is no queen in this bank.';
 }
 
 /** Bees that lose one of several queens still have the others. */
