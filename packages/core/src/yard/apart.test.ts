@@ -6,6 +6,7 @@ import { asOneYard, foldLog } from './foldLog.ts';
 import { built, linkedStory } from './linkedStory.test.kit.ts';
 import type { YardState } from './state.ts';
 import { bays, known, told } from './story.test.kit.ts';
+import { FOLLOWING, FULL_YARD, NOW } from './tell/fullYard.test.kit.ts';
 import { wholeIn } from './whole.ts';
 
 const BOXES = ['box-1', 'box-2', 'box-3'];
@@ -20,11 +21,21 @@ function tellAll(events: readonly LogEvent[]) {
   return { run, impossible };
 }
 
+/** Its own entries, those that it stands beside, and those of the season, which are of no box. */
 const about = (events: readonly LogEvent[], box: string, beside: readonly Beside[]) =>
   events.filter(
     ({ id, subjects }) =>
+      subjects.every(({ kind }) => kind !== 'box') ||
       subjects.some((subject) => subject.id === box) ||
       beside.some((each) => each.event === id && each.box === box),
+  );
+
+/** What a box is of itself, told from its own story and what others were like. */
+const aloneIn = (events: readonly LogEvent[], beside: readonly Beside[], box: string, asOf?: string) =>
+  foldLog(
+    known,
+    [{ of: [box], events: about(events, box, beside), beside: beside.filter((each) => each.box !== box) }],
+    asOf,
   );
 
 describe('boxes told apart', () => {
@@ -41,28 +52,49 @@ describe('boxes told apart', () => {
     const events = linkedStory(seed);
     const together = fold(known, events);
     const { beside } = tellAll(events).run;
-    for (const box of BOXES) {
-      const others = beside.filter((each) => each.box !== box);
-      const alone = foldLog(known, [{ of: [box], events: about(events, box, beside), beside: others }]);
-      expect(wholeIn(alone, box)).toEqual(wholeIn(together, box));
-    }
+    for (const box of BOXES)
+      expect(wholeIn(aloneIn(events, beside, box), box)).toEqual(wholeIn(together, box));
   });
 
   it.each(SEEDS)('told each alone and put side by side, are what they are together (%i)', (seed) => {
     const events = linkedStory(seed);
     const together = fold(known, events);
     const { beside } = tellAll(events).run;
-    const alone = asOneYard(
-      [...BOXES, 'box-beyond'].map((box) => {
-        const others = beside.filter((each) => each.box !== box);
-        return foldLog(known, [{ of: [box], events: about(events, box, beside), beside: others }]);
-      }),
-    );
+    const alone = asOneYard([...BOXES, 'box-beyond'].map((box) => aloneIn(events, beside, box)));
     for (const box of BOXES) expect(wholeIn(alone, box)).toEqual(wholeIn(together, box));
     const toldIn = ({ story }: YardState) => story.map(({ id }) => id).sort();
     const leftIn = ({ toSettle }: YardState) => toSettle.map(({ event }) => event.id).sort();
     expect(toldIn(alone)).toEqual(toldIn(together));
     expect(leftIn(alone)).toEqual(leftIn(together));
+  });
+
+  it.each(SEEDS.slice(0, 3))(
+    'tell a day of the past as they tell it together, with that day (%i)',
+    (seed) => {
+      const events = linkedStory(seed);
+      const { beside } = tellAll(events).run;
+      const days = [...new Set(chronicle(events).map(({ on }) => on))].filter((_, index) => index % 5 === 0);
+      for (const day of days)
+        for (const box of BOXES)
+          expect(wholeIn(aloneIn(events, beside, box, day), box), day).toEqual(
+            wholeIn(fold(known, events, day), box),
+          );
+    },
+  );
+
+  it('say of whatever follows in a full yard what they say together', () => {
+    const boxes = ['box-1', 'box-2', 'box-3', 'box-4', 'box-new'];
+    for (const [kind, payload] of FOLLOWING) {
+      const events = [...FULL_YARD, told(kind, NOW, payload as never)];
+      const together = fold(known, events);
+      const { run, impossible } = tellAll(events);
+      const why = `${kind} ${JSON.stringify(payload)}`;
+      expect(impossible, why).toEqual(together.toSettle.map(({ event }) => event.id));
+      for (const box of boxes) {
+        expect(run.wholeOf(box), why).toEqual(wholeIn(together, box));
+        expect(wholeIn(aloneIn(events, run.beside, box), box), why).toEqual(wholeIn(together, box));
+      }
+    }
   });
 
   it('name the other box where they make something else of it than they did', () => {

@@ -22,3 +22,21 @@ it('of two dividers the one that was moved, and nothing where nothing is told', 
   expect(clashesWith(again, [other, weighed])?.id).toBe(other.id);
   expect(clashesWith(again, [])).toBeUndefined();
 });
+
+it('what was told at the same instant stands in the way too, and of each thing only what is told of that thing', () => {
+  const cell = told('cellGiven', day(16), { ...IN, attempt: 'attempt-9' }, { hour: 9 });
+  const failed = told('failed', day(16), { ...OF, reason: 'virginLost' }, { hour: 9 });
+  expect(clashesWith(cell, [...begun(CELL), failed])?.id).toBe(failed.id);
+  const later = told('failed', day(16), { ...OF, reason: 'virginLost' }, { hour: 10 });
+  expect(clashesWith(cell, [...begun(CELL), later])?.kind).toBe('cellGiven');
+  // The box was placed last; the smaller thing, the colony, was stocked before that.
+  const stocked = told('stocked', day(0), {
+    ...IN,
+    bays: ['bay-2'],
+    frames: { sealedBrood: 1, stores: 0, drawn: 0 },
+    shakes: 0,
+    openBrood: false,
+  });
+  const placed = told('boxTakenApart', day(2), { box: 'box-1' });
+  expect(clashesWith(cell, [stocked, placed])?.id).toBe(stocked.id);
+});
