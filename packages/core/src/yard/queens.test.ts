@@ -80,6 +80,21 @@ describe('a queen as a person', () => {
     expect(queenOf([...laying, daughter, named], 'young')?.gone).toBeUndefined();
   });
 
+  it('unnamed, the one taken is she that reigns, and not the drone layer that nobody found', () => {
+    const second = { ...IN, attempt: 'attempt-2' };
+    const events = [
+      ...laying,
+      told('failed', day(20), { ...OF, reason: 'droneLayer' }),
+      told('cellGiven', day(21), second),
+      told('cellOpened', day(24), second),
+      told('eggsSeen', day(34), second),
+      told('queenTaken', day(40), { ...second, to: 'sold', beesRemain: true }),
+    ];
+    expect(fold(known, events).toSettle).toEqual([]);
+    expect(queenOf(events, 'attempt-2')?.gone).toEqual({ on: day(40), to: 'sold' });
+    expect(queenOf(events)?.gone).toBeUndefined();
+  });
+
   it('put aside goes back to her bees wherever they have been moved since', () => {
     const aside = told('queenTaken', day(20), { ...OF, to: 'aside', beesRemain: true, backBy: day(23) });
     const other = [

@@ -137,8 +137,10 @@ export const queenTellers: Tellers<QueenKind> = {
     if (bank && !isBank(telling, bank)) return 'Those bees are no bank: their room serves as something else.';
     if (lot !== undefined && !HANDED_OVER.includes(to))
       return 'She is handed over for a lot only where she is sold or goes to a colony.';
-    if (named === undefined && here.length > 1) return 'Several queens live there: which of them is taken?';
-    const queen = here.find((each) => each.id === named) ?? here[0];
+    // Of one that failed nothing is wanted: unnamed, it is the one that reigns.
+    const meant = isBank(telling, payload) || here.length < 2 ? here : reigning(telling, id);
+    if (named === undefined && meant.length > 1) return 'Several queens live there: which of them is taken?';
+    const queen = named === undefined ? meant[0] : here.find((each) => each.id === named);
     const sentence = isBank(telling, payload)
       ? fromBank(telling, payload, queen, on)
       : (observe(telling, 'queenTaken', payload, on, (attempt) =>
