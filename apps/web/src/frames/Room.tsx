@@ -10,7 +10,7 @@ import {
   statusLine,
 } from '@yellow-cell/core';
 import { GripVertical } from 'lucide-react';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { useSay } from '../app/units.ts';
 import { draft, useLog } from '../app/useLog.ts';
 import { QueenMark } from '../yard/QueenMark.tsx';
@@ -48,21 +48,25 @@ export function Room({ view, boxView, compartment, slots, advise, chosen, onChoo
       </h3>
       <ol>
         {slots.map((slot, index) => (
-          <Strip
-            key={slot.slot}
-            view={view}
-            boxView={boxView}
-            compartment={compartment}
-            slot={slot}
-            slots={slots}
-            chosen={chosen}
-            onChoose={onChoose}
-            advice={
-              advise && slot.frame?.audit
-                ? frameAdvice(slot.frame.audit, view.constants, inward[index])
-                : undefined
-            }
-          />
+          <Fragment key={slot.slot}>
+            {slot.storey !== slots[index - 1]?.storey && (
+              <li className="pt-2 text-sm text-soft">{slot.storey}</li>
+            )}
+            <Strip
+              view={view}
+              boxView={boxView}
+              compartment={compartment}
+              slot={slot}
+              slots={slots}
+              chosen={chosen}
+              onChoose={onChoose}
+              advice={
+                advise && slot.frame?.audit
+                  ? frameAdvice(slot.frame.audit, view.constants, inward[index])
+                  : undefined
+              }
+            />
+          </Fragment>
         ))}
       </ol>
     </div>

@@ -27,6 +27,8 @@ export interface Compartment {
   name: string;
   bays: readonly string[];
   spaces: readonly string[];
+  /** Its bays by the bodies that it opens through, from below. */
+  storeys: readonly { name: string; bays: readonly string[] }[];
   /** Rims that open to it alone: its bees cross and come in there. */
   rims: readonly string[];
   /** In its lowest body. */
@@ -117,6 +119,7 @@ function compartmentsIn(
       name: nameIn(low),
       bays: bays.map(({ id }) => id),
       spaces: ids,
+      storeys: storeysIn(group),
       rims: rims.map(({ id }) => id),
       x,
       block: { x, y, z: low[0]?.block.z ?? [lowest, lowest] },
@@ -133,10 +136,17 @@ function compartmentsIn(
   });
 }
 
+function storeysIn(group: readonly Space[]): Compartment['storeys'] {
+  const bodies = [...new Set(group.map(({ body }) => body?.body.id))];
+  return bodies.map((id) => {
+    const own = group.filter(({ body }) => body?.body.id === id);
+    return { name: own[0]?.name ?? '', bays: own.flatMap(({ bays }) => bays.map((bay) => bay.id)) };
+  });
+}
+
 /** By its lowest room; by that of each column where it stands in several bodies beside one another. */
 const nameIn = (low: readonly Space[]): string =>
-  low
-    .filter(({ body }, index) => low.findIndex((other) => other.body?.body.id === body?.body.id) === index)
+  storeysIn(low)
     .map(({ name }) => name)
     .join(' and ');
 

@@ -35,6 +35,15 @@ describe('two columns behind the same glass', () => {
     expect(room?.name).toBe('Front 1 and Back 1');
     expect(room?.frames).toHaveLength(6);
     expect(room?.entrances).toHaveLength(1);
+    expect(room?.storeys.map(({ name }) => name)).toEqual([
+      'Front 1',
+      'Back 1',
+      'Front 2',
+      'Back 2',
+      'Front 3',
+      'Back 3',
+    ]);
+    expect(room?.storeys.flatMap(({ bays }) => bays)).toEqual(room?.bays);
     expect(room?.rims).toEqual([named(wall, 'Crossing below'), named(wall, 'Crossing above')].map(bayOf));
   });
 

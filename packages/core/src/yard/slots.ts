@@ -9,6 +9,8 @@ export interface FrameSlot {
   slot: string;
   /** From x = 0, in its compartment. */
   number: number;
+  /** The body that it is in, where the room goes through several. */
+  storey?: string;
   is: 'told' | 'untold' | 'empty' | 'feeder';
   /** What its place is drawn for. */
   holds: Slot['holds'];
@@ -37,14 +39,16 @@ export function slotsOf(
       ? [{ queen, on: last.on, slot: last.slot }]
       : [];
   });
-  return room.frames.map(({ id: slot, holds }, index): FrameSlot => {
+  return room.frames.map(({ id: slot, bay, holds }, index): FrameSlot => {
     const frame = [...state.frames.values()].find(({ at }) => at?.box === box.id && at.slot === slot);
     const queen = seenHere.find((each) => each.slot === slot);
+    const storey = room.storeys.length > 1 && room.storeys.find(({ bays }) => bays.includes(bay));
     const empty = !colony || (box.emptySlots ?? []).includes(slot);
     return {
       slot,
       number: index + 1,
       holds,
+      ...(storey ? { storey: storey.name } : {}),
       is: holds === 'feeder' ? 'feeder' : frame ? 'told' : empty ? 'empty' : 'untold',
       ...(frame ? { frame } : {}),
       ...(queen ? { queen: { queen: queen.queen, on: queen.on } } : {}),
