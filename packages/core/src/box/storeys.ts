@@ -9,7 +9,7 @@ export interface Storeys {
   rims: readonly Space[];
 }
 
-/** `framed` are the rooms for frames of each body, those parted by a dummy only together. */
+/** From below, as the bodies stand in the stack. `framed` are the rooms for frames of each body, those parted by a dummy only together. */
 export function storeysOf(
   framed: readonly (readonly Space[])[],
   spaces: readonly Space[],
@@ -26,7 +26,7 @@ export function storeysOf(
     .filter(isWhole)
     .reduce<readonly (readonly Space[])[]>((groups, rim) => joinedBy(rim, groups, joins), stacked);
   return crossed.map((group) => ({
-    spaces: group,
+    spaces: spaces.filter((space) => group.includes(space)),
     rims: rims.filter((rim) => {
       const into = crossed.filter((each) => joins([rim], each));
       return into.length === 1 && into[0] === group;
@@ -56,7 +56,5 @@ function joinedBy(rim: Space, groups: readonly (readonly Space[])[], joins: Join
   const at = groups.filter((group) => group.every(isWhole) && joins([rim], group));
   const [first, ...more] = at;
   if (!first || more.length === 0) return [...groups];
-  const order = groups.flat();
-  const one = order.filter((space) => at.some((group) => group.includes(space)));
-  return groups.flatMap((group) => (group === first ? [one] : at.includes(group) ? [] : [group]));
+  return groups.flatMap((group) => (group === first ? [at.flat()] : at.includes(group) ? [] : [group]));
 }
