@@ -65,6 +65,8 @@ export const BoxState = z.strictObject({
   ),
   /** Against its stack: boards that do not stand, boards in other grooves, entrances, vents and holes otherwise than drawn. */
   pulled: may(list(z.string())),
+  /** The day on which the last of them was pulled. */
+  pulledOn: may(CalendarDate),
   grooves: may(z.record(z.string(), z.string()).readonly()),
   /** Places that the design does not have, in the order in which they were made. */
   places: may(list(BoardPlace)),

@@ -190,9 +190,13 @@ const closeHoles: Rule = {
   source: 'Rules that raise work',
   figures: ['openTo_d'],
   ofRoom: true,
-  raise: ({ colony, compartment: { openHoles }, constants }) => {
+  raise: ({ colony, box, compartment: { openHoles }, constants }) => {
     if (openHoles.length === 0) return undefined;
-    const since = colony.combinedOn ?? colony.stockedOn;
+    // Boards of an empty box are pulled before bees come, others under them.
+    const since = [colony.combinedOn, box.pulledOn].reduce(
+      (latest: string, day = latest) => later(latest, day),
+      colony.stockedOn,
+    );
     return {
       from: since,
       expected: since,

@@ -114,12 +114,16 @@ export const boxTellers: Tellers<BoxKind> = {
   })),
 
   dividerSet: (telling, event, on) =>
-    ofBox<'dividerSet'>((box, { board, stands }) => {
+    ofBox<'dividerSet'>((box, { board, stands }, on) => {
       if (!hasPart(telling, box, 'board', board)) return `Box ${box.label} has no divider of that name.`;
       const pulled = box.pulled ?? [];
       if (!pulled.includes(board) === stands)
         return `That divider of box ${box.label} ${stands ? 'stands' : 'is out'} already.`;
-      const next = { ...box, pulled: toggled(pulled, board, !stands) };
+      const next = {
+        ...box,
+        pulled: toggled(pulled, board, !stands),
+        ...(stands ? {} : { pulledOn: on }),
+      };
       return (stands && unsound(telling, next)) || next;
     })(telling, event, on) ?? settleBees(telling, event.payload.box, on),
 

@@ -1,14 +1,51 @@
 import type { Entry, EventKind } from '@yellow-cell/contract';
 import { subjectFields } from '@yellow-cell/contract/subjects';
 import { describe, expect, it } from 'vitest';
+import { defaultConstants } from '../../constants/registry.ts';
+import { compartmentsOf } from '../compartments.ts';
+import { expectationsOf } from '../due/rules.ts';
 import { fold, stateAfter } from '../fold.ts';
 import type { YardState } from '../state.ts';
 import { known } from '../story.test.kit.ts';
+import type { Act } from '../warn/act.ts';
+import { warningsOf } from '../warn/warnings.ts';
 import { FOLLOWING, type Following, FULL_YARD, KINDS_FOLLOWING, NOW, OTHERS } from './fullYard.test.kit.ts';
 
 const before = fold(known, FULL_YARD);
 const answerTo = (kind: EventKind, payload: object): YardState | string =>
   stateAfter(before, known, { kind, payload } as Pick<Entry, 'kind' | 'payload'>, NOW);
+
+const situation = {
+  state: before,
+  designs: known.designs,
+  on: NOW,
+  weather: new Map(),
+  constants: defaultConstants,
+  yard: { latitude_deg: 48 },
+  climate: undefined,
+};
+/** What speaks against an entry before it is made. */
+const saidBefore = (kind: EventKind, payload: object): string[] =>
+  warningsOf(situation, { kind, payload } as Act).map(({ sentence }) => sentence);
+
+/** All that is expected of the rooms of a yard. */
+const dueIn = (state: YardState): string[] =>
+  [...state.boxes.values()].flatMap((box) =>
+    compartmentsOf(state, known.designs, box).flatMap((room) =>
+      expectationsOf(room, box, new Map(), defaultConstants).map(
+        ({ kind, key, from, expected, to }) =>
+          `${box.label} ${room.name}: ${kind}${key ? ` ${key}` : ''} ${from} ${expected} ${to}`,
+      ),
+    ),
+  );
+const dueBefore = dueIn(before);
+function dueChanges(after: YardState): string[] {
+  const now = dueIn(after);
+  return [
+    ...dueBefore.filter((each) => !now.includes(each)).map((each) => `no more due: ${each}`),
+    ...now.filter((each) => !dueBefore.includes(each)).map((each) => `due: ${each}`),
+  ];
+}
 
 const KEPT = ['boxes', 'colonies', 'attempts', 'queens', 'frames', 'rounds', 'trials', 'weather'] as const;
 
@@ -79,7 +116,8 @@ function answersTo([kind, payload]: Following): string[] {
   const said = new Map<string, string[]>();
   for (const each of spoilt(payload)) {
     const answer = answerTo(kind, each.payload);
-    const key = `${each.path}: ${typeof answer === 'string' ? answer : 'kept'}`;
+    const kept = ['kept', ...saidBefore(kind, each.payload)].join(': ');
+    const key = `${each.path}: ${typeof answer === 'string' ? answer : kept}`;
     said.set(key, [...(said.get(key) ?? []), each.other]);
   }
   return [...said].map(([key, others]) => `    ${others.join(' ')} as ${key}`);
@@ -99,7 +137,11 @@ describe('a yard in which something of every kind stands', () => {
         `${kind} ${shown(payload)}`,
         ...(typeof answer === 'string'
           ? [`  refused: ${answer}`]
-          : changes(answer).map((each) => `  ${each}`)),
+          : [
+              ...saidBefore(kind, payload).map((each) => `  said before: ${each}`),
+              ...changes(answer).map((each) => `  ${each}`),
+              ...dueChanges(answer).map((each) => `  ${each}`),
+            ]),
         ...answersTo(following),
         '',
       ];
