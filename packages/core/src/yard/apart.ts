@@ -115,7 +115,7 @@ export function apart(options: ApartOptions): Apart {
       const before = kept.find((each) => each.box === box)?.before;
       return before ? together([before]) : undefined;
     };
-    if (STACK_KINDS.includes(event.kind)) {
+    if (isOfStacks(event)) {
       const standing = [
         ...parts.values(),
         ...kept.flatMap(({ before }) => (before ? together([before]) : [])),
@@ -211,8 +211,10 @@ function placeBook(): { add(thing: string, box: string): void; of(thing: string)
   };
 }
 
-/** Kinds that place boxes upon one another, or whatever stands on them. */
-const STACK_KINDS: readonly LogEvent['kind'][] = ['boxPlaced', 'boxStacked', 'boxTakenApart'];
+/** Whether an entry places boxes upon one another, or whatever stands on them, or may leave nothing of a box to stand on. */
+const isOfStacks = ({ kind, payload }: LogEvent): boolean =>
+  STACK_KINDS.includes(kind) || (kind === 'boxBuilt' && payload.of !== undefined);
+const STACK_KINDS: readonly LogEvent['kind'][] = ['boxPlaced', 'boxStacked', 'boxTakenApart', 'layerTaken'];
 const LIVING: readonly Subject['kind'][] = ['colony', 'attempt', 'queen', 'frame'];
 
 /** Boxes that a box stands on, or that stand on it. */

@@ -7,7 +7,7 @@ import type { Day } from '../../calendar/days.ts';
 import { designOf, drawnDesign, livingIn } from '../compartments.ts';
 import { partBay, regroup, settleRooms } from '../regroup.ts';
 import { madeOf } from './stackTellers.ts';
-import { ofBox, present, standingBox, type Tellers, type Telling, wholly } from './telling.ts';
+import { ofBox, present, standingBox, stillUpon, type Tellers, type Telling, wholly } from './telling.ts';
 
 type BoxKind =
   | 'boxBuilt'
@@ -85,11 +85,9 @@ export const boxTellers: Tellers<BoxKind> = {
     return undefined;
   },
 
-  boxTakenApart: ofBox((box, _, on, { boxes, colonies }) => {
-    if (livingIn(colonies, box).length > 0) return `Box ${box.label} still holds bees.`;
-    const upon = [...boxes.values()].find(({ onto }) => onto === box.id);
-    if (upon) return `Box ${upon.label} still stands on it.`;
-    return { ...box, takenApartOn: on };
+  boxTakenApart: ofBox((box, _, on, telling) => {
+    if (livingIn(telling.colonies, box).length > 0) return `Box ${box.label} still holds bees.`;
+    return stillUpon(telling, box.id) ?? { ...box, takenApartOn: on };
   }),
 
   roleSet(telling, { payload, occurredAt, zone }, on) {

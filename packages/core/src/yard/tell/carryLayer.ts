@@ -28,6 +28,7 @@ export function carry(
   const [from, to] = [boxes.get(fromId), boxes.get(toId)];
   const design = to && (drawnDesign(known.designs, to) ?? to.changed);
   if (!from || !to || !design) return 'Nothing is known of how that box is drawn.';
+  if (parted !== undefined && telling.colonies.has(parted)) return 'That colony stands elsewhere.';
   const names = from.id === to.id ? new Map<string, string>() : namesFor(layer, design, from.id.slice(0, 8));
   const own = new Set(idsIn(layer));
   const id = (old: string): string => names.get(old) ?? old;

@@ -6,7 +6,7 @@ import type { Day } from '../../calendar/days.ts';
 import { drawnDesign, livingIn } from '../compartments.ts';
 import { partBay, regroup, settleRooms } from '../regroup.ts';
 import { cannotStand, carry } from './carryLayer.ts';
-import { standingBox, type Tellers, type Telling, wholly } from './telling.ts';
+import { standingBox, stillUpon, type Tellers, type Telling, wholly } from './telling.ts';
 
 type StackKind = 'layerPut' | 'layerTaken' | 'floorSet' | 'roofSet' | 'cheeksSet' | 'boardAdded';
 
@@ -136,13 +136,12 @@ function stand(
 }
 
 /** After its last body went to another box, a box is no box any more. */
-function leaveBehind(telling: Telling, id: string, on: Day): undefined {
+function leaveBehind(telling: Telling, id: string, on: Day): string | undefined {
   const box = telling.boxes.get(id);
-  if (box?.changed && !hasBody(box.changed)) {
-    const { changed: _, ...rest } = box;
-    telling.boxes.set(id, { ...rest, takenApartOn: on });
-  }
-  return undefined;
+  if (!box?.changed || hasBody(box.changed)) return undefined;
+  const { changed: _, ...rest } = box;
+  telling.boxes.set(id, { ...rest, takenApartOn: on });
+  return stillUpon(telling, id);
 }
 
 /** Layers of one box make a new one, on its own floor and under its own roof. */

@@ -81,6 +81,12 @@ export function standingBox(boxes: ReadonlyMap<string, BoxState>, id: string, on
   return box;
 }
 
+/** Why a box cannot go: another stands on it. */
+export function stillUpon({ boxes }: Telling, id: string): string | undefined {
+  const upon = [...boxes.values()].find(({ onto }) => onto === id);
+  return upon && `Box ${upon.label} still stands on it.`;
+}
+
 /** The colony of an entry, alive and in that box, or why the entry cannot be. */
 export function livingColony(
   { boxes, colonies }: Telling,

@@ -1,6 +1,7 @@
-import type { Entry, EventKind } from '@yellow-cell/contract';
+import type { DesignContent, Entry, EventKind } from '@yellow-cell/contract';
 import { subjectFields } from '@yellow-cell/contract/subjects';
 import { describe, expect, it } from 'vitest';
+import type { Layer } from '../../box/stackMoves.ts';
 import { defaultConstants } from '../../constants/registry.ts';
 import { compartmentsOf } from '../compartments.ts';
 import { expectationsOf } from '../due/rules.ts';
@@ -49,19 +50,15 @@ function dueChanges(after: YardState): string[] {
 
 const KEPT = ['boxes', 'colonies', 'attempts', 'queens', 'frames', 'rounds', 'trials', 'weather'] as const;
 
-/** A stack of layers is told by the names of its parts. */
-const shown = (value: unknown): string =>
-  JSON.stringify(value, (_, each: unknown) => {
-    if (each instanceof Map) return Object.fromEntries(each);
+const partsOf = ({ layers }: DesignContent) =>
+  layers.map((layer) => [layer.id, ...(layer.kind === 'body' ? layer.boards.map(({ id }) => id) : [])]);
+/** A stack is told by the names of its parts. */
+const shown = (value: unknown, of = ''): string =>
+  JSON.stringify(value, (key, each: unknown) => {
+    const field = key || of;
     if (each === null || typeof each !== 'object') return each;
-    if ('layers' in each && Array.isArray(each.layers))
-      return each.layers.map(({ id, boards }) => [
-        id,
-        ...(boards ?? []).map((board: { id: string }) => board.id),
-      ]);
-    if ('layer' in each && typeof each.layer === 'object')
-      return { ...each, layer: (each.layer as { id: string }).id };
-    return each;
+    if (field === 'layer') return (each as Layer).id;
+    return field === 'changed' ? partsOf(each as DesignContent) : each;
   }) ?? 'nothing';
 
 /** What is otherwise in the state, field by field. */
@@ -75,7 +72,7 @@ function changes(after: YardState): string[] {
       const [one, other] = [fieldsOf(was.get(id)), fieldsOf(is.get(id))];
       if (!one || !other) return [`${part} ${id}: ${other ? shown(other) : 'gone'}`];
       return [...new Set([...Object.keys(one), ...Object.keys(other)])].flatMap((field) => {
-        const [a, b] = [shown(one[field]), shown(other[field])];
+        const [a, b] = [one, other].map((each) => shown(each[field], field));
         return a === b ? [] : [`${part} ${id} ${field}: ${a} → ${b}`];
       });
     });
@@ -97,7 +94,7 @@ function spoilt(payload: unknown): { path: string; other: string; payload: objec
       if (!others) return;
       for (const other of [...others.filter((each) => each !== value), 'nobody'])
         found.push({ path: path.join('.'), other, payload: replaced(payload, path, other) as object });
-    } else if (value !== null && typeof value === 'object' && !('thickness' in value))
+    } else if (value !== null && typeof value === 'object')
       for (const [key, each] of Object.entries(value)) visit(each, [...path, key]);
   };
   visit(payload, []);
