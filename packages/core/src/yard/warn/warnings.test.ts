@@ -84,9 +84,15 @@ describe('combining', () => {
     const all = (max_C: number) => ({ months: Array.from({ length: 12 }, () => ({ min_C: 0, max_C })) });
     expect(said(strangers, 'combined', into, { on: '2026-03-20' })).toContain('strangers');
     expect(said(strangers, 'combined', into, { on: '2026-03-20', climate: all(14) })).toBe('');
-    expect(said(strangers, 'combined', into, { on: '2026-09-10', climate: all(25) })).toContain(
-      'months of dearth',
-    );
+    // Dearth begins with August, in the south with February.
+    const warm = { climate: all(25) };
+    expect(said(strangers, 'combined', into, { on: '2026-07-31', ...warm })).toBe('');
+    expect(said(strangers, 'combined', into, { on: '2026-08-01', ...warm })).toContain('months of dearth');
+    expect(said(strangers, 'combined', into, { on: '2026-12-31', ...warm })).toContain('months of dearth');
+    expect(said(strangers, 'combined', into, { on: '2027-01-01', ...warm })).toBe('');
+    const south = { ...warm, latitude_deg: -37 };
+    expect(said(strangers, 'combined', into, { on: '2027-01-31', ...south })).toBe('');
+    expect(said(strangers, 'combined', into, { on: '2027-02-01', ...south })).toContain('months of dearth');
     expect(said(strangers, 'combined', into, { climate: all(13.9) })).toContain('14 °C at this time of year');
     const cold = new Map(weatherOf(day(10), new Array(20).fill(0)).map((each) => [each.date, each]));
     expect(said(strangers, 'combined', into, { weather: cold })).toContain('12 °C');
@@ -269,6 +275,16 @@ describe('eggs seen', () => {
     expect(said([], 'eggsSeen', early, { on: day(7) })).toContain('7 days after the cell was given');
     expect(said([], 'eggsSeen', early, { on: day(8) })).toBe('');
     expect(said([eggs], 'eggsSeen', early, { on: day(7) })).toBe('');
+  });
+});
+
+describe('a cell of a round', () => {
+  it('is one until thirteen days after its graft, and a virgin from then on', () => {
+    const cell = { box: 'box-1', colony: 'colony-2', attempt: 'new', round: 'round-1' };
+    const bees = stocked('colony-2', 1);
+    // Grafted ten days before the first cell was given.
+    expect(said([bees], 'cellGiven', cell, { on: day(3) })).toBe('');
+    expect(said([bees], 'cellGiven', cell, { on: day(4) })).toContain('its queens emerged by 13 May');
   });
 });
 
