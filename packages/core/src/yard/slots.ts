@@ -3,6 +3,7 @@ import type { Compartment } from '../box/model.ts';
 import type { Day } from '../calendar/days.ts';
 import type { StandingCompartment } from './compartments.ts';
 import type { YardState } from './state.ts';
+import { firstOf } from './things.ts';
 
 /** A place for a frame as it stands: with a frame that something is told of, with one of which nothing is, without one, or with a feeder. */
 export interface FrameSlot {
@@ -40,7 +41,7 @@ export function slotsOf(
       : [];
   });
   return room.frames.map(({ id: slot, bay, holds }, index): FrameSlot => {
-    const frame = [...state.frames.values()].find(({ at }) => at?.box === box.id && at.slot === slot);
+    const frame = firstOf(state.frames, ({ at }) => at?.box === box.id && at.slot === slot);
     const queen = seenHere.find((each) => each.slot === slot);
     const storey = room.storeys.length > 1 && room.storeys.find(({ bays }) => bays.includes(bay));
     const empty = !colony || (box.emptySlots ?? []).includes(slot);

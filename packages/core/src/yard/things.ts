@@ -8,6 +8,12 @@ export const only = <T extends { id: string }>(
   return found;
 };
 
+/** The first of some things that is meant; they are not copied for it. */
+export function firstOf<T>(things: ReadonlyMap<string, T>, isMeant: (thing: T) => boolean): T | undefined {
+  for (const thing of things.values()) if (isMeant(thing)) return thing;
+  return undefined;
+}
+
 /** By day and id: the same things are kept in the same order, however their story was told. */
 export const inOrder = <T extends { id: string }>(things: Iterable<T>, dayOf: (thing: T) => string): T[] =>
   [...things].sort((a, b) => compare(dayOf(a), dayOf(b)) || compare(a.id, b.id));

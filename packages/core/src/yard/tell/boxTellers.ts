@@ -6,6 +6,7 @@ import { bayIdsOf, baysOf, bodiesOf, sheetsOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
 import { designOf, drawnDesign, livingIn } from '../compartments.ts';
 import { partBay, regroup, settleRooms } from '../regroup.ts';
+import { firstOf } from '../things.ts';
 import { madeOf } from './stackTellers.ts';
 import { ofBox, present, standingBox, stillUpon, type Tellers, type Telling, wholly } from './telling.ts';
 
@@ -77,7 +78,7 @@ export const boxTellers: Tellers<BoxKind> = {
       each = each.onto ? telling.boxes.get(each.onto) : undefined
     )
       if (each.id === id) return `Box ${below.label} stands on box ${box.label} itself.`;
-    const crowded = [...telling.boxes.values()].find((other) => other.onto === onto && other.id !== id);
+    const crowded = firstOf(telling.boxes, (other) => other.onto === onto && other.id !== id);
     if (crowded) return `Box ${crowded.label} stands on box ${below.label} already.`;
     const stacked = { ...alone, onto };
     telling.boxes.set(id, stacked);
@@ -163,7 +164,7 @@ export const boxTellers: Tellers<BoxKind> = {
     const drawn = drawnDesign(telling.known.designs, box);
     if (!drawn || !baysOf(drawn).some(({ frames }) => frames.some(({ id }) => id === slot)))
       return `Box ${box.label} has no such place for a frame.`;
-    const stands = [...telling.frames.values()].some(({ at }) => at?.box === box.id && at.slot === slot);
+    const stands = firstOf(telling.frames, ({ at }) => at?.box === box.id && at.slot === slot) !== undefined;
     if (stands && holds === 'feeder')
       return `A frame stands in that place of box ${box.label}: take it out first.`;
     return { ...box, slots: { ...box.slots, [slot]: holds } };

@@ -3,6 +3,7 @@ import { baysOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
 import { designOf } from '../compartments.ts';
 import { bayOf, colonyAt } from '../framePlace.ts';
+import { firstOf } from '../things.ts';
 import { ofColony, present, standingBox, type Tellers, type Telling } from './telling.ts';
 
 export const frameTellers: Tellers<'frameAudited' | 'framesMoved'> = {
@@ -136,7 +137,7 @@ function clash(
   { frame, at }: { frame: string; at: FramePlace },
   moving = false,
 ): string | undefined {
-  const there = [...telling.frames.values()].find((each) => same(each.at, at));
+  const there = firstOf(telling.frames, (each) => same(each.at, at));
   if (there && there.id !== frame) return 'Another frame stands in that place.';
   const known = telling.frames.get(frame);
   return known && !moving && !same(known.at, at) ? elsewhere(telling, known) : undefined;

@@ -4,7 +4,7 @@ import { bodiesOf } from '../../box/stack.ts';
 import type { Day } from '../../calendar/days.ts';
 import { designOf, drawnDesign } from '../compartments.ts';
 import type { Known, YardState } from '../state.ts';
-import { only } from '../things.ts';
+import { firstOf, only } from '../things.ts';
 import { isTheirs } from './queensIn.ts';
 import { present, type Telling } from './telling.ts';
 
@@ -78,7 +78,7 @@ export const framesWithoutPlace = (
       : [
           {
             slot,
-            known: [...frames.values()].some(({ at }) => at?.box === move.from.id && at.slot === slot),
+            known: firstOf(frames, ({ at }) => at?.box === move.from.id && at.slot === slot) !== undefined,
           },
         ],
   );

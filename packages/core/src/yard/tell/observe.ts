@@ -2,6 +2,7 @@ import type { Attempt, Colony, Status } from '@yellow-cell/contract';
 import { type Day, plusDays } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import { statusWords } from '../statusWords.ts';
+import { firstOf } from '../things.ts';
 import { type StatusEvent, statusAfter } from '../transitions.ts';
 import { livingColony, present, type Telling } from './telling.ts';
 
@@ -75,7 +76,7 @@ export function attemptsQueen(telling: Telling, attempt: Attempt, on: Day): void
     ? plusDays(round.graftedOn, EMERGES_AFTER_GRAFT_D)
     : plusDays(attempt.givenOn, EMERGES_AFTER_RIPE_D);
   const mother = round && (round.donorQueen ? { queen: round.donorQueen } : { name: round.donor });
-  const colony = [...telling.colonies.values()].find((each) => each.attempt === attempt.id && !each.ended);
+  const colony = firstOf(telling.colonies, (each) => each.attempt === attempt.id && !each.ended);
   telling.queens.set(attempt.id, {
     id: attempt.id,
     colony: colony?.id ?? attempt.colony,

@@ -13,6 +13,7 @@ import type {
 import type { Day } from '../../calendar/days.ts';
 import { showDay } from '../../calendar/showDay.ts';
 import type { Known, TrialState } from '../state.ts';
+import { firstOf } from '../things.ts';
 
 /** The story so far, while it is being told. */
 export interface Telling {
@@ -83,7 +84,7 @@ export function standingBox(boxes: ReadonlyMap<string, BoxState>, id: string, on
 
 /** Why a box cannot go: another stands on it. */
 export function stillUpon({ boxes }: Telling, id: string): string | undefined {
-  const upon = [...boxes.values()].find(({ onto }) => onto === id);
+  const upon = firstOf(boxes, ({ onto }) => onto === id);
   return upon && `Box ${upon.label} still stands on it.`;
 }
 
