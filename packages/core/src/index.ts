@@ -152,6 +152,7 @@ export {
 } from './drawing/signs.ts';
 export { familyDesign } from './families/build.ts';
 export { type FamilyCard, families, familyName } from './families/families.ts';
+export { glazedAs } from './families/glazedAs.ts';
 export { type ObservationKind, observation } from './families/observation.ts';
 export { SYRUPS, storesPerKg } from './feed/feeds.ts';
 export { frameFormat, type StandardFormat, standardFormats, standardOf } from './formats/formats.ts';

@@ -5,6 +5,7 @@ import { isEntrance } from '../../box/model.ts';
 import { withoutPart, withPart } from '../../box/parts.ts';
 import { mm as length } from '../../box/plainParts.ts';
 import { bodiesOf, mainBody } from '../../box/stack.ts';
+import { glazedAs } from '../../families/glazedAs.ts';
 import { lengthOf } from '../../geometry/block.ts';
 import { above, below } from '../../numbers.ts';
 import { countOf } from '../../say/words.ts';
@@ -118,11 +119,11 @@ export const foldedSheet = own(({ design }) => {
 /** What is looked at through glass: a queen shown above an excluder, whole boxes with a frame left out, walls with doors. */
 export const observation = own(({ model, design }) => {
   const panes = model.stack.bodies.filter(({ body }) => body.glass.length > 0);
-  const single = panes.filter(({ body }) => body.bays.reduce((sum, bay) => sum + placesIn([bay]), 0) === 1);
+  const as = glazedAs(design);
   const plain = model.stack.bodies.filter(
     ({ body }) => body.glass.length === 0 && body.bays.some(({ frames }) => frames.length > 0),
   );
-  if (panes.length > 0 && single.length === panes.length && plain.length > 0) {
+  if (as === 'frame') {
     const sheet = model.stack.sheets.find(
       ({ sheet: each }) =>
         each.what === 'excluder' || each.holes.some(({ closedBy }) => closedBy === 'excluder'),
@@ -135,7 +136,7 @@ export const observation = own(({ model, design }) => {
         kind: 'viewing',
         severity: 'danger',
         holds: sheet !== undefined,
-        places: single.map(({ body }) => body.id),
+        places: panes.map(({ body }) => body.id),
         sentence: sheet
           ? 'An excluder keeps the shown queen above the nucleus.'
           : 'Nothing keeps the shown queen above: she walks down into the nucleus.',
@@ -150,10 +151,10 @@ export const observation = own(({ model, design }) => {
       },
     ];
   }
-  if (plain.length > 0) {
+  if (as === 'lifting') {
     const body = plain[0]?.body ?? mainBody(design);
     const room = Math.floor(body.insideWidth.mm / body.format.pitch_mm);
-    const count = body.bays.reduce((sum, bay) => sum + placesIn([bay]), 0);
+    const count = placesIn(body.bays);
     return [
       {
         kind: 'viewing',
