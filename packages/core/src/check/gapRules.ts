@@ -84,16 +84,16 @@ function fixOf({ design, model, limits }: Scene, gap: Gap, name: LimitName): Pic
       };
     }
     case 'paneToPane':
-    case 'pane':
+    case 'pane': {
+      // The comb stays in the middle: what is wanted beside it is wanted on both sides.
+      const wider = gap.kind === 'pane' ? 2 * by : by;
       return {
         fix: {
-          label: `Set the panes ${mm(Math.abs(2 * by))} ${by > 0 ? 'further apart' : 'closer'}`,
-          apply: () =>
-            withPart(design, body.id, {
-              insideWidth: length(body.insideWidth.mm + (gap.kind === 'pane' ? 2 * by : by)),
-            }),
+          label: `Set the panes ${mm(Math.abs(wider))} ${by > 0 ? 'further apart' : 'closer'}`,
+          apply: () => withPart(design, body.id, { insideWidth: length(body.insideWidth.mm + wider) }),
         },
       };
+    }
     case 'joint':
       return {
         fix: {

@@ -1,4 +1,4 @@
-import type { Body, DesignContent } from '@yellow-cell/contract';
+import type { Body, DesignContent, Slot } from '@yellow-cell/contract';
 import { describe, expect, it } from 'vitest';
 import { withCompartmentCount, withFramesIn } from '../box/editDesign.ts';
 import { deriveBox } from '../box/model.ts';
@@ -31,6 +31,16 @@ const underWide = (insideWidth: Body['insideWidth']): DesignContent =>
       return [first, emptyBody(ids.next('body'), ids.next('bay'), { ...first, insideWidth }), ...rest];
     },
   );
+
+/** The same with combs where something else hung. */
+const ofCombs = (design: DesignContent, instead: Slot['holds']): DesignContent =>
+  main(design, (body) => ({
+    ...body,
+    bays: body.bays.map((each) => ({
+      ...each,
+      frames: each.frames.map((slot) => (slot.holds === instead ? { ...slot, holds: 'comb' } : slot)),
+    })),
+  }));
 
 /** What is done to a sound box, and the check that must speak, with the words that it must use. */
 const broken: readonly (readonly [string, () => DesignContent, RegExp])[] = [
@@ -251,7 +261,10 @@ const broken: readonly (readonly [string, () => DesignContent, RegExp])[] = [
     /leave 5.9 mm of the wall/,
   ],
   ['starterFed', () => bay(familyDesign('starter'), { frames: [] }), /No feeder/],
+  ['starterFed', () => ofCombs(familyDesign('starter'), 'feeder'), /No feeder/],
   ['graftBar', () => bay(familyDesign('starter'), { frames: [] }), /no place for the graft bar/],
+  ['graftBar', () => ofCombs(familyDesign('starter'), 'grafts'), /no place for the graft bar/],
+  ['bankPlace', () => ofCombs(familyDesign('bank'), 'bank'), /There is no bank frame/],
   ['starterShut', () => door(familyDesign('starter'), { state: 'open' }), /bees fly home/],
   [
     'excluderPartition',
@@ -303,6 +316,18 @@ const broken: readonly (readonly [string, () => DesignContent, RegExp])[] = [
   ],
 ];
 
+/** Where two designs differ, by the path to it; a list that grew or shrank is told whole. */
+function changesIn(before: unknown, after: unknown, path: string): string[] {
+  const [a, b] = [JSON.stringify(before), JSON.stringify(after)];
+  if (a === b) return [];
+  const isOpen = (value: unknown): value is object => value !== null && typeof value === 'object';
+  const keys = isOpen(before) && isOpen(after) ? Object.keys({ ...before, ...after }) : [];
+  const alike = !Array.isArray(before) || (Array.isArray(after) && before.length === after.length);
+  if (keys.length === 0 || !alike) return [`${path}: ${a ?? 'nothing'} → ${b ?? 'nothing'}`];
+  const at = (value: unknown, key: string) => (value as Record<string, unknown>)[key];
+  return keys.flatMap((key) => changesIn(at(before, key), at(after, key), path ? `${path}.${key}` : key));
+}
+
 describe('every rule', () => {
   it('lets a storey hang over by less than its walls are thick, and mends by setting it what can be covered', () => {
     const joint = (width: number) =>
@@ -324,6 +349,18 @@ describe('every rule', () => {
       if (limit) expect(figure).not.toBeNull();
       expect(places.every((place) => place !== 'undefined')).toBe(true);
     }
+  });
+
+  it('offers fixes that change what they say, and nothing beside it', () => {
+    const lines = broken.flatMap(([kind, make], at) => {
+      const design = make();
+      const said = checkDesign(design).filter((check) => check.kind === kind && !check.holds);
+      return said.flatMap(({ sentence, fix }) => [
+        `${at} ${kind}: ${sentence}`,
+        ...(fix ? [`  ${fix.label}`, ...changesIn(design, fix.design, '').map((each) => `    ${each}`)] : []),
+      ]);
+    });
+    return expect([...lines, ''].join('\n')).toMatchFileSnapshot('./said/fixes.txt');
   });
 
   it('is tried here, or among the broken twins of the families', () => {

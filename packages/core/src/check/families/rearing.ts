@@ -172,7 +172,7 @@ export const bank = own(({ model, design }) => {
   const at = frames.findIndex(({ holds }) => holds === 'bank');
   const middle = Math.abs(at - (frames.length - 1) / 2) <= 1;
   const free = model.compartments.filter(({ use }) => use === 'colony' || use === 'mating' || use === 'held');
-  const last = frames.at(-1);
+  const [between, last] = [frames[Math.floor(frames.length / 2)], frames.at(-1)];
   return [
     {
       kind: 'bankPlace',
@@ -185,11 +185,11 @@ export const bank = own(({ model, design }) => {
           : middle
             ? 'The bank frame stands in the middle, in the room of two.'
             : 'The bank frame does not stand in the middle: nurses do not reach the cages from both sides.',
-      ...(at === -1 && last
+      ...(between && last
         ? {
             fix: {
               label: 'Make the middle one the bank frame',
-              apply: () => withBank(design, frames[Math.floor(frames.length / 2)]?.id ?? '', last.id),
+              apply: () => withBankAt(design, between.id, frames[at]?.id, last.id),
             },
           }
         : {}),
@@ -212,5 +212,13 @@ export const bank = own(({ model, design }) => {
   ];
 });
 
-const withBank = (design: DesignContent, middle: string, last: string): DesignContent =>
-  withPart(withoutPart(design, last), middle, { holds: 'bank' });
+/** The bank frame stands where it was not: one there moves, a new one takes the room of the last too. */
+function withBankAt(
+  design: DesignContent,
+  middle: string,
+  now: string | undefined,
+  last: string,
+): DesignContent {
+  const cleared = now === undefined ? withoutPart(design, last) : withPart(design, now, { holds: 'comb' });
+  return withPart(cleared, middle, { holds: 'bank' });
+}
