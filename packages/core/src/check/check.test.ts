@@ -11,6 +11,7 @@ import { familyDesign, familyDesigns } from '../families/build.ts';
 import { families } from '../families/families.ts';
 import { observation } from '../families/observation.ts';
 import { checkDesign } from './check.ts';
+import { fixesOf } from './fixesOf.test.kit.ts';
 
 const failing = (design: DesignContent) =>
   checkDesign(design).filter(({ holds, overruled }) => !holds && overruled === null);
@@ -130,6 +131,13 @@ describe('the broken twin', () => {
   it.each(families.map(({ family }) => family))('of %s fails just the checks it should', (family) => {
     const [breakIt, expected] = twins[family];
     expect(kindsOf(breakIt(familyDesign(family)))).toEqual([...expected].sort());
+  });
+
+  it('of each is mended by what its checks offer', () => {
+    const lines = families.flatMap(({ family }) =>
+      fixesOf(`${family} `, twins[family][0](familyDesign(family))),
+    );
+    return expect([...lines, ''].join('\n')).toMatchFileSnapshot('./said/twinFixes.txt');
   });
 });
 

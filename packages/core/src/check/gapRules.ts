@@ -56,6 +56,15 @@ function fixOf({ design, model, limits }: Scene, gap: Gap, name: LimitName): Pic
   const more = by > 0 ? 'more' : 'less';
   switch (gap.kind) {
     case 'frameEnd':
+      if (body.cheeks) {
+        const { inset, thickness } = body.cheeks;
+        return {
+          fix: {
+            label: `Set the cheeks ${mm(Math.abs(by))} further ${by > 0 ? 'out' : 'in'}`,
+            apply: () => withPart(design, body.id, { cheeks: { inset: length(inset.mm - by), thickness } }),
+          },
+        };
+      }
       return {
         fix: {
           label: `Make the inside ${mm(Math.abs(2 * by))} ${by > 0 ? 'longer' : 'shorter'}`,

@@ -9,6 +9,7 @@ import { familyDesign } from '../families/build.ts';
 import { families } from '../families/families.ts';
 import { observation } from '../families/observation.ts';
 import { checkDesign } from './check.ts';
+import { fixesOf } from './fixesOf.test.kit.ts';
 import { inWords } from './passageRules.ts';
 
 const main = (design: DesignContent, change: (body: Body) => Body) =>
@@ -316,18 +317,6 @@ const broken: readonly (readonly [string, () => DesignContent, RegExp])[] = [
   ],
 ];
 
-/** Where two designs differ, by the path to it; a list that grew or shrank is told whole. */
-function changesIn(before: unknown, after: unknown, path: string): string[] {
-  const [a, b] = [JSON.stringify(before), JSON.stringify(after)];
-  if (a === b) return [];
-  const isOpen = (value: unknown): value is object => value !== null && typeof value === 'object';
-  const keys = isOpen(before) && isOpen(after) ? Object.keys({ ...before, ...after }) : [];
-  const alike = !Array.isArray(before) || (Array.isArray(after) && before.length === after.length);
-  if (keys.length === 0 || !alike) return [`${path}: ${a ?? 'nothing'} → ${b ?? 'nothing'}`];
-  const at = (value: unknown, key: string) => (value as Record<string, unknown>)[key];
-  return keys.flatMap((key) => changesIn(at(before, key), at(after, key), path ? `${path}.${key}` : key));
-}
-
 describe('every rule', () => {
   it('lets a storey hang over by less than its walls are thick, and mends by setting it what can be covered', () => {
     const joint = (width: number) =>
@@ -352,14 +341,9 @@ describe('every rule', () => {
   });
 
   it('offers fixes that change what they say, and nothing beside it', () => {
-    const lines = broken.flatMap(([kind, make], at) => {
-      const design = make();
-      const said = checkDesign(design).filter((check) => check.kind === kind && !check.holds);
-      return said.flatMap(({ sentence, fix }) => [
-        `${at} ${kind}: ${sentence}`,
-        ...(fix ? [`  ${fix.label}`, ...changesIn(design, fix.design, '').map((each) => `    ${each}`)] : []),
-      ]);
-    });
+    const lines = broken.flatMap(([kind, make], at) =>
+      fixesOf(`${at} `, make(), (check) => check.kind === kind),
+    );
     return expect([...lines, ''].join('\n')).toMatchFileSnapshot('./said/fixes.txt');
   });
 

@@ -1,5 +1,5 @@
 import type { DesignContent, Slot } from '@yellow-cell/contract';
-import { excludesQueens } from '../../box/gap.ts';
+import { excludesQueens, workersPass } from '../../box/gap.ts';
 import { isEntrance } from '../../box/model.ts';
 import { withoutPart, withPart } from '../../box/parts.ts';
 import { EXCLUDER_SLOT_MM } from '../../box/plainParts.ts';
@@ -15,12 +15,11 @@ import { own } from './own.ts';
 export const donorHolding = own(({ model, design }) => {
   const held = model.compartments.find(({ use }) => use === 'held');
   const beside = model.compartments.find((each) => each !== held && each.frames.length > 0);
-  const way = model.passages.some(
-    ({ between, gap_mm }) =>
-      excludesQueens(gap_mm) &&
-      held?.spaces.some((id) => between.includes(id)) &&
-      beside?.spaces.some((id) => between.includes(id)),
+  const ways = model.passages.filter(
+    ({ between }) =>
+      held?.spaces.some((id) => between.includes(id)) && beside?.spaces.some((id) => between.includes(id)),
   );
+  const way = ways.some(({ gap_mm }) => excludesQueens(gap_mm));
   const board = model.boards[0]?.board;
   const flies =
     beside?.entrances.some(({ opening }) => opening.state === 'open' || opening.state === 'reduced') ?? false;
@@ -31,7 +30,11 @@ export const donorHolding = own(({ model, design }) => {
       severity: 'danger',
       holds: way,
       places: board ? [board.id] : [],
-      sentence: way ? 'Workers pass the excluder to the donor.' : 'No worker reaches the donor: she starves.',
+      sentence: way
+        ? 'Workers pass the excluder to the donor.'
+        : ways.some(({ gap_mm }) => workersPass(gap_mm))
+          ? 'What lets workers to the donor lets her out too: nothing holds her.'
+          : 'No worker reaches the donor: she starves.',
       ...(board
         ? {
             fix: {
