@@ -54,7 +54,7 @@ export const twoWayNucleus = own(({ model, design }) => {
     sides[0]?.size === 1 &&
     sides[1]?.size === 1 &&
     ((sides[0].has('front') && sides[1].has('back')) || (sides[0].has('back') && sides[1].has('front')));
-  const to = sides[0]?.has('back') ? 'front' : 'back';
+  const [from, to] = sides[0]?.has('back') ? (['back', 'front'] as const) : (['front', 'back'] as const);
   return [
     {
       kind: 'oppositeEnds',
@@ -65,12 +65,12 @@ export const twoWayNucleus = own(({ model, design }) => {
         ? 'The halves fly at opposite ends.'
         : 'The halves do not fly at opposite ends: queens back from mating take the wrong one.',
       fix: {
-        label: `Move the entrances of ${b?.name ?? 'the second half'} to the ${to}`,
+        label: `Let ${a?.name ?? 'one half'} fly at the ${from}, ${b?.name ?? 'the other'} at the ${to}`,
         apply: () => {
           const first = (a?.entrances ?? []).reduce(
             (now, { id, body }) =>
               withPart(now, id, {
-                side: to === 'back' ? 'front' : 'back',
+                side: from,
                 along: length(columnMiddle(now, body.body.id, a?.bays[0])),
               }),
             design,
