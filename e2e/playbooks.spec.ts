@@ -125,7 +125,6 @@ for (const [label, room, title, steps, long] of [
   ['K1', 'Whole', 'Queen bank', 10, ' @long'],
   ['G1', 'Whole', 'Show a frame above a nucleus', 9, ' @long'],
   ['V1', 'Nucleus', 'Lift frames to be seen', 9, ' @long'],
-  ['V1', 'Nucleus', 'Standing glazed hive', 7, ' @long'],
   ['A1', 'West', 'All in one box', 9, ' @long'],
   ['A1', 'West', 'Finisher', 8, ' @long'],
   ['N3', 'Whole', 'Queenless starter that flies', 8, ' @long'],
@@ -140,3 +139,18 @@ for (const [label, room, title, steps, long] of [
     await page.goto('/settle');
     await expect(page.getByText(/Nothing (is|waits) to/)).toBeVisible();
   });
+
+test('a glass wall of two columns is drawn, built, stood in the yard, and lived in to its end @long', async ({
+  page,
+}) => {
+  await page.goto('/bench/start');
+  await press(page, 'two columns');
+  await page.getByLabel(/^Name of the design/).fill('Wall of two columns');
+  await press(page, 'Save the design');
+  await expect(page.getByText('Saved “Wall of two columns”, version 1.')).toBeVisible();
+  await buildBox(page, 'W9', 'Wall of two columns');
+  await begin(page, 'W9', 'Whole', 'Standing glazed hive');
+  expect(await toTheEnd(page)).toBe(7);
+  await page.goto('/settle');
+  await expect(page.getByText(/Nothing (is|waits) to/)).toBeVisible();
+});
