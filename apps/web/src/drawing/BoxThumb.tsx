@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { BoxShapes } from './BoxShapes.tsx';
 import { lying } from './place.ts';
 
+/** Left free around a box that is drawn whole, at both ends together. */
 const MARGIN_MM = 20;
 
 /** A design small, from above. */

@@ -49,9 +49,7 @@ export function Room({ view, boxView, compartment, slots, advise, chosen, onChoo
       <ol>
         {slots.map((slot, index) => (
           <Fragment key={slot.slot}>
-            {slot.storey !== slots[index - 1]?.storey && (
-              <li className="pt-2 text-sm text-soft">{slot.storey}</li>
-            )}
+            {slot.body !== slots[index - 1]?.body && <li className="pt-2 text-sm text-soft">{slot.body}</li>}
             <Strip
               view={view}
               boxView={boxView}

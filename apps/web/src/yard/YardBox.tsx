@@ -34,7 +34,7 @@ interface YardBoxProps {
   onChoose: (box: string, bay?: string) => void;
 }
 
-/** A box as it stands: to scale, turned to its bearing, each compartment with its sign, which stays upright. */
+/** A box as it stands: to scale where it is no longer than a hive, turned to its bearing, each compartment with its sign, which stays upright. */
 export const YardBox = memo(function YardBox(props: YardBoxProps) {
   const { view, x, y, isChosen, bay, onChoose } = props;
   const { box, drawing, model, compartments } = view;

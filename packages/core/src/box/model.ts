@@ -28,7 +28,7 @@ export interface Compartment {
   bays: readonly string[];
   spaces: readonly string[];
   /** Its bays by the bodies that it opens through, from below. */
-  storeys: readonly { name: string; bays: readonly string[] }[];
+  bodies: readonly { name: string; bays: readonly string[] }[];
   /** Rims that open to it alone: its bees cross and come in there. */
   rims: readonly string[];
   /** In its lowest body. */
@@ -119,7 +119,7 @@ function compartmentsIn(
       name: nameIn(low),
       bays: bays.map(({ id }) => id),
       spaces: ids,
-      storeys: storeysIn(group),
+      bodies: bodiesIn(group),
       rims: rims.map(({ id }) => id),
       x,
       block: { x, y, z: low[0]?.block.z ?? [lowest, lowest] },
@@ -136,9 +136,9 @@ function compartmentsIn(
   });
 }
 
-function storeysIn(group: readonly Space[]): Compartment['storeys'] {
-  const bodies = [...new Set(group.map(({ body }) => body?.body.id))];
-  return bodies.map((id) => {
+function bodiesIn(group: readonly Space[]): Compartment['bodies'] {
+  const ids = [...new Set(group.map(({ body }) => body?.body.id))];
+  return ids.map((id) => {
     const own = group.filter(({ body }) => body?.body.id === id);
     return { name: own[0]?.name ?? '', bays: own.flatMap(({ bays }) => bays.map((bay) => bay.id)) };
   });
@@ -146,7 +146,7 @@ function storeysIn(group: readonly Space[]): Compartment['storeys'] {
 
 /** By its lowest room; by that of each column where it stands in several bodies beside one another. */
 const nameIn = (low: readonly Space[]): string =>
-  storeysIn(low)
+  bodiesIn(low)
     .map(({ name }) => name)
     .join(' and ');
 

@@ -35,7 +35,7 @@ describe('two columns behind the same glass', () => {
     expect(room?.name).toBe('Front 1 and Back 1');
     expect(room?.frames).toHaveLength(6);
     expect(room?.entrances).toHaveLength(1);
-    expect(room?.storeys.map(({ name }) => name)).toEqual([
+    expect(room?.bodies.map(({ name }) => name)).toEqual([
       'Front 1',
       'Back 1',
       'Front 2',
@@ -43,7 +43,7 @@ describe('two columns behind the same glass', () => {
       'Front 3',
       'Back 3',
     ]);
-    expect(room?.storeys.flatMap(({ bays }) => bays)).toEqual(room?.bays);
+    expect(room?.bodies.flatMap(({ bays }) => bays)).toEqual(room?.bays);
     expect(room?.rims).toEqual([named(wall, 'Crossing below'), named(wall, 'Crossing above')].map(bayOf));
   });
 

@@ -141,7 +141,7 @@ function standingWall(): DesignContent {
   );
 }
 
-/** Bees cross from one column to the other in the rims below and above, as high as a bee space each (handbook 2, what a gap does). */
+/** Heights, in mm, of the rims in which bees cross from one column to the other: with what the bodies leave under and over their frames, still less than they build in (handbook 2, what a gap does: 22 mm over a floor, 13 mm between frames and a cover). */
 const CROSSING_MM = { below: 16, above: 6 } as const;
 
 /** Six frames, two by two behind the same doors: between the columns a post that carries the lugs, below and above a rim in which bees cross. */

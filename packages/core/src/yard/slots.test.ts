@@ -39,7 +39,7 @@ function placesIn(content: DesignContent) {
 }
 
 it('places are numbered through, and named by their bodies where a room goes through several', () => {
-  expect(placesIn(observation('columns')).map(({ number, storey }) => [number, storey])).toEqual([
+  expect(placesIn(observation('columns')).map(({ number, body }) => [number, body])).toEqual([
     [1, 'Front 1'],
     [2, 'Back 1'],
     [3, 'Front 2'],
@@ -47,7 +47,7 @@ it('places are numbered through, and named by their bodies where a room goes thr
     [5, 'Front 3'],
     [6, 'Back 3'],
   ]);
-  expect(placesIn(familyDesign('nucleus')).map(({ number, storey }) => [number, storey])).toEqual(
+  expect(placesIn(familyDesign('nucleus')).map(({ number, body }) => [number, body])).toEqual(
     [1, 2, 3, 4, 5].map((number) => [number, undefined]),
   );
 });

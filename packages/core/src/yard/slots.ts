@@ -11,7 +11,7 @@ export interface FrameSlot {
   /** From x = 0, in its compartment. */
   number: number;
   /** The body that it is in, where the room goes through several. */
-  storey?: string;
+  body?: string;
   is: 'told' | 'untold' | 'empty' | 'feeder';
   /** What its place is drawn for. */
   holds: Slot['holds'];
@@ -43,13 +43,13 @@ export function slotsOf(
   return room.frames.map(({ id: slot, bay, holds }, index): FrameSlot => {
     const frame = firstOf(state.frames, ({ at }) => at?.box === box.id && at.slot === slot);
     const queen = seenHere.find((each) => each.slot === slot);
-    const storey = room.storeys.length > 1 && room.storeys.find(({ bays }) => bays.includes(bay));
+    const body = room.bodies.length > 1 && room.bodies.find(({ bays }) => bays.includes(bay));
     const empty = !colony || (box.emptySlots ?? []).includes(slot);
     return {
       slot,
       number: index + 1,
       holds,
-      ...(storey ? { storey: storey.name } : {}),
+      ...(body ? { body: body.name } : {}),
       is: holds === 'feeder' ? 'feeder' : frame ? 'told' : empty ? 'empty' : 'untold',
       ...(frame ? { frame } : {}),
       ...(queen ? { queen: { queen: queen.queen, on: queen.on } } : {}),
